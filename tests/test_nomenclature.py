@@ -16,13 +16,29 @@ from modest_rotor.core.tables import read_table
 
 ROOT = Path(__file__).parents[1]
 DOCUMENT, SPLIT = (ROOT / "docs" / "nomenclature.md").read_text(encoding="utf-8").split("## Words that are not used")
-RULED_OUT = ("needle", "needles", "rung", "rungs", "yardstick", "lever", "levers", "culprit", "armed", "disarm")
+RULED_OUT = (
+    "needle",
+    "needles",
+    "rung",
+    "rungs",
+    "yardstick",
+    "lever",
+    "levers",
+    "culprit",
+    "armed",
+    "disarm",
+    "band",
+    "bands",
+)
 """Of those words, the ones that no name of the code holds; the others are ordinary words elsewhere."""
 RULED_OUT_OF_SCREENS = (
-    *RULED_OUT, "cause ladder", "airflow held", "voltage link", "seconds to full speed", "take out", "take-out", "static across the unit",
+    *(word for word in RULED_OUT if not word.startswith("band")), "cause ladder", "airflow held", "voltage link", "seconds to full speed", "take out", "take-out", "static across the unit",
 )  # fmt: skip
-OF_ANOTHER_THING = {("load.py", "rung"), ("load.py", "rungs")}
-"""Steps of a grid that a solver climbs, seen by nobody."""
+OF_FREQUENCIES = ("answer.py", "commands.py", "loop.py", "setup.py", "sweep.py", "traits.py", "writing.py")
+OF_ANOTHER_THING = {
+    ("load.py", "rung"), ("load.py", "rungs"), ("product.py", "band"), *((file, word) for file in OF_FREQUENCIES for word in ("band", "bands")),
+}  # fmt: skip
+"""Steps of a grid that a solver climbs, seen by nobody; a belly band, and bands of frequencies that a drive skips."""
 SOURCES = tuple(one for one in sorted((ROOT / "src" / "modest_rotor").rglob("*.py")) if "migrations" not in one.parts)
 """Migrations say what was, and stay as they are."""
 OF_THE_PAGE = re.compile(r"\b(?:interface|type|class|function) (\w+)")

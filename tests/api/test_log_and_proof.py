@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+import gzip
 import json
 from importlib.resources import files
+from pathlib import Path
 from typing import Any
 
 import pytest
@@ -19,6 +21,8 @@ from modest_rotor.store.models import SignedRow
 from tests.core.setup.test_setup_answer import BAGGAGE
 
 pytestmark = pytest.mark.database
+EARLIER = Path(__file__).parents[1] / "formats/kept/signed-3-baggage_hall_air_handler.json.gz"
+"""Assessment and report of a job as the program of 2026-11-28 signed it, some fields under other names than today's."""
 PROFILE = files(modest_rotor.fieldbus).joinpath("profiles/gull-panel.json").read_text(encoding="utf-8")
 
 
@@ -191,6 +195,34 @@ def test_what_was_signed_is_shown_byte_for_byte_whatever_program_and_wording_com
     with_connection(SignedRow.update(report=None, pdf=None, sheet=None).execute)()
     anew = client.get(f"{path}/signed/1/report").json()
     assert "worked out anew" in anew["proof"]["signed"] and anew["date"].endswith("times in UTC")
+
+
+def under_todays_names(kept: Any, inside: str = "") -> Any:
+    """What was signed then as it has to be read today. :param inside: the field that holds it."""
+    if isinstance(kept, list):
+        return [under_todays_names(one, inside) for one in kept]
+    if not isinstance(kept, dict):
+        return kept
+    names = {"band": "uncertainty", "bands": "uncertainties", "way": "method", "told": "setting"}
+    names["ways"] = "methods" if inside == "flows" else "procedures"
+    return {names.get(name, name): under_todays_names(one, name) for name, one in kept.items()}
+
+
+def test_what_was_signed_under_other_names_is_read_and_shown_whole(client: TestClient) -> None:
+    stored = with_connection(keep_job)(Job.model_validate(BAGGAGE))
+    path = f"/api/jobs/{stored.id}"
+    client.post(f"{path}/sign-off", json={"revision": stored.revision, "who": "Ann", "role": "plant"})
+    kept = json.loads(gzip.decompress(EARLIER.read_bytes()))
+    assert kept["report"].count('"band"') > 50 and '"uncertainty"' not in kept["report"]
+    with_connection(SignedRow.update(**kept).execute)()
+    signed._whole.cache.clear()
+    found = with_connection(signed.signed)(stored.id, 1)
+    assert not found.anew
+    assert found.assessment.model_dump(mode="json") == under_todays_names(kept["assessment"])
+    assert client.get(f"{path}/signed/1/report").json() == under_todays_names(json.loads(kept["report"]))
+    assert client.get(f"{path}/signed/1/report.json").content == kept["report"].encode()
+    other = "ip" if json.loads(kept["report"])["units"] == "si" else "si"
+    assert client.get(f"{path}/signed/1/report.pdf?units={other}").content.startswith(b"%PDF")
 
 
 def test_a_loggers_watts_after_are_held_against_the_steps(client: TestClient) -> None:

@@ -36,8 +36,8 @@ def test_the_demo_job_is_walked_and_a_reading_moves_the_balance_and_is_kept(scre
     screen.sees("What each saves")
     for station, words in (
         ("call", "Why are we here?"), ("plate", "Synchronous speed"), ("findings", "What explains it"),
-        ("duty", "The year in steps"), ("options", "against the machine put right"), ("setup", "Waits for Decision"), ("log", "Add a reading"),
-        ("readings", "Load, every way"),
+        ("duty", "The year in steps"), ("options", "against the repaired machine"), ("setup", "Waits for Decision"), ("log", "Add a reading"),
+        ("readings", "Load, every method"),
     ):  # fmt: skip
         screen.station(station)
         screen.sees(words)

@@ -68,12 +68,13 @@ def read_signed(job_id: int, number: int) -> SignedView:
     return SignedView(signed=found, newer=jobs.load(job_id).revision != found.line.revision)
 
 
-@router.get("/jobs/{job_id}/signed/{number}/report")
+@router.get("/jobs/{job_id}/signed/{number}/report", response_model=Report)
 @with_connection
-def signed_report(job_id: int, number: int) -> Report:
-    """The report of what was signed, as it was shown then, its fields under their names of today."""
+def signed_report(job_id: int, number: int) -> Response:
+    """The report of what was signed, as it was shown then; where an earlier program called its fields otherwise, by today's names."""
     kept = signed.shown(job_id, number)
-    return Report.model_validate_json(kept.report) if kept else _report(signed.signed(job_id, number))
+    report = Report.model_validate_json(kept.report) if kept else _report(signed.signed(job_id, number))
+    return Response(report.model_dump_json(indent=1), media_type="application/json")
 
 
 @router.get("/jobs/{job_id}/signed/{number}/since")

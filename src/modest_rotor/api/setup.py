@@ -253,7 +253,7 @@ def mark_loud(job_id: int, said: MarkLoud) -> Response:
         kept = devices.device_named(stored.job.document.setup.device)
         run = run_of(job_id, _order(stored, None))
         hertz = SweepRun.output_hz(kept.id)
-        going = run.order.way[run.kept.place][1] if run and run.state is SweepState.RUNNING else None  # type: ignore[assignment]
+        going = run.order.points[run.kept.place][1] if run and run.state is SweepState.RUNNING else None  # type: ignore[assignment]
     grid = _order(stored, None).frequencies
     near = min(grid, key=lambda one: abs(one - hertz), default=hertz)
     return view(add_mark(job_id, near, said.who.strip(), going))

@@ -238,7 +238,7 @@ class BoardLine(Frozen):
     waits_for: str
     stands_at: Station
     stopped: bool
-    energy_now: Figure | None = Field(default=None, description="a year of the machine put right")
+    energy_now: Figure | None = Field(default=None, description="a year of the repaired machine")
     energy_after: Figure | None = Field(default=None, description="a year with what was chosen")
 
 

@@ -240,7 +240,7 @@ def compared(
 
 @GRAPH.node()
 def right(found: FoundMachine | Absent, compared: Compared, keep: Keeper) -> FoundMachine | Absent:
-    """The machine put right, or what it waits for."""
+    """The repaired machine, or what it waits for."""
     return found if isinstance(found, Absent) else repaired_machine(found, compared, keep).machine
 
 

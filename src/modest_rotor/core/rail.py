@@ -75,7 +75,7 @@ def tell_on_board(
 
 
 def _energies(case: Case) -> tuple[Figure | None, Figure | None]:
-    """A year of the machine put right, and of it with what was chosen; nothing of a motor that is dead, or not known yet."""
+    """A year of the repaired machine, and of it with what was chosen; nothing of a motor that is dead, or not known yet."""
     options, decision = case.options.options, case.job.document.decision
     if not options or case.job.document.call.is_dead:
         return None, None

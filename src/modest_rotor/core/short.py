@@ -98,7 +98,7 @@ def _takes(case: Case) -> NowLine:
 
 
 def _costs(case: Case) -> NowLine:
-    """A year of the machine put right, in money, with its energy beside it."""
+    """A year of the repaired machine, in money, with its energy beside it."""
     label = say("short-costs-costs-year")
     kept = next(iter(case.options.options), None)
     if kept is None:

@@ -69,7 +69,7 @@ class SweepOrder:
     loud_db: float | None
 
     @property
-    def way(self) -> tuple[tuple[float, str], ...]:
+    def points(self) -> tuple[tuple[float, str], ...]:
         """Every frequency in order: up, then down."""
         up = tuple((hertz, "up") for hertz in self.frequencies)
         return (*up, *((hertz, "down") for hertz in reversed(self.frequencies)))
@@ -111,12 +111,12 @@ class SweepRun:
             self._thread = None
 
     def _run(self) -> None:
-        way = self.order.way
+        points = self.order.points
         try:
-            self._write(Role.FREQUENCY_COMMAND, way[self.kept.place][0])
+            self._write(Role.FREQUENCY_COMMAND, points[self.kept.place][0])
             self._write(Role.RUN, 1.0)
-            while self.kept.place < len(way):
-                if not self._one(*way[self.kept.place]):
+            while self.kept.place < len(points):
+                if not self._one(*points[self.kept.place]):
                     self._paused(say("sweep-run-run-paused-here"))
                     return
                 self.kept = replace(self.kept, place=self.kept.place + 1)
@@ -210,18 +210,18 @@ class SweepRun:
             self.sentence, self.state = ended, state
 
     def _put_back(self, sentence: str, roles: tuple[Role, ...]) -> str:
-        told = self.kept.original
+        original = self.kept.original
         trouble = ""
         kept = device(self.kept.device_id)
-        wanted = Written("sweep", 0, None, told.get(Role.FREQUENCY_COMMAND, 0.0), None, "")
+        wanted = Written("sweep", 0, None, original.get(Role.FREQUENCY_COMMAND, 0.0), None, "")
         intent = begin_write(kept, self.kept.job_id, wanted, self.kept.who)
         # Its run command last where it stood, first where it is to stand still.
-        ordered = sorted(roles, key=lambda role: role is Role.RUN, reverse=told.get(Role.RUN, 0.0) < 1)
+        ordered = sorted(roles, key=lambda role: role is Role.RUN, reverse=original.get(Role.RUN, 0.0) < 1)
         for role in ordered:
-            if role not in told:
+            if role not in original:
                 continue
             try:
-                self._write(role, told[role])
+                self._write(role, original[role])
             except ModestRotorError as error:
                 trouble = say("sweep-run-put-back-put-back", error=error.sentence)
                 break
@@ -232,16 +232,16 @@ class SweepRun:
 
     def view(self) -> SweepView:
         """The sweep for the page."""
-        way = self.order.way
-        place = min(self.kept.place, len(way) - 1)
+        points = self.order.points
+        place = min(self.kept.place, len(points) - 1)
         under_way = self.state in (SweepState.RUNNING, SweepState.PAUSED)
         return SweepView(
             state=self.state,
             sentence=self.sentence,
-            at=figure("output_frequency", way[place][0]) if under_way else None,
-            going=way[place][1] if under_way else None,
-            done=min(self.kept.place, len(way)),
-            of=len(way),
+            at=figure("output_frequency", points[place][0]) if under_way else None,
+            going=points[place][1] if under_way else None,
+            done=min(self.kept.place, len(points)),
+            of=len(points),
             levels=tuple(SweepLevel(hertz=one.hertz, level=one.level, going=one.going) for one in self.kept.levels),
             who=self.kept.who,
         )

@@ -34,7 +34,7 @@ TICK_S = 1.0
 MOST_CONNECTIONS_WAIT_S = 5.0
 METERED = (Role.CURRENT, Role.INPUT_POWER, Role.SUPPLY_STATIC, Role.RETURN_STATIC)
 Telling = float | bool | tuple[tuple[float, float], ...] | LoopSettings | None
-"""What a machine may be told."""
+"""What may be set of a machine."""
 NOISE_FREE = (Role.IDENTITY, Role.NOISE, Role.DROP_OUTS, Role.DRIFT)
 
 
@@ -77,8 +77,8 @@ class InTime(Protocol):
 class RunningPlant:
     """A plant in real time: whoever looks at it first lets it run up to now."""
 
-    def __init__(self, plant: Plant, told: Settings, clock: Callable[[], float] = time.monotonic) -> None:
-        self.plant, self.told = plant, told
+    def __init__(self, plant: Plant, settings: Settings, clock: Callable[[], float] = time.monotonic) -> None:
+        self.plant, self.settings = plant, settings
         self._state = State()
         self._clock, self._at = clock, clock()
         self._lock = RLock()
@@ -87,18 +87,22 @@ class RunningPlant:
         """What stands to be measured now."""
         with self._lock:
             self._run_on()
-            return shown(self.plant, self.told, self._state)
+            return shown(self.plant, self.settings, self._state)
 
     def tell(self, **changes: Telling) -> None:
         """Tell it something else from now on."""
         with self._lock:
             self._run_on()
-            self.told = replace(self.told, **changes)  # type: ignore[arg-type]
+            self.settings = replace(self.settings, **changes)  # type: ignore[arg-type]
 
     @property
     def ramping(self) -> bool:
         """Whether the drive is still on its way."""
-        return self.told.run and self.told.loop is None and abs(self._state.output_hz - self.told.frequency_hz) > 0.05
+        return (
+            self.settings.run
+            and self.settings.loop is None
+            and abs(self._state.output_hz - self.settings.frequency_hz) > 0.05
+        )
 
     @property
     def rated_rpm(self) -> float:
@@ -108,7 +112,7 @@ class RunningPlant:
 
     def _run_on(self) -> None:
         now = self._clock()
-        self._state = advance(self.plant, self.told, self._state, now - self._at)
+        self._state = advance(self.plant, self.settings, self._state, now - self._at)
         self._at = now
 
 

@@ -76,7 +76,7 @@ def test_the_static_of_today_changes_nothing() -> None:
 
 
 def test_the_picture_stands_on_the_same_machine_under_the_same_name_as_the_comparison() -> None:
-    """With a repair chosen both start from the machine put right: at today's system the picture has the first step's point."""
+    """With a repair chosen both start from the repaired machine: at today's system the picture has the first step's point."""
     asked = {"options__repairs": ["filter"], "options__filter_excess": "80 Pa"}
     answers = loaded(**asked)
     options = assessed(KRAUSE, machine__type="forward-curved", options__candidates=CANDIDATES, options__fitting=PLACE, duty__part_flow=RUNS_FULL, **asked).options  # fmt: skip

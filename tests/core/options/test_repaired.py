@@ -1,4 +1,4 @@
-"""The machine put right: each repair moves it the way its physics says, and no saving counts what the repair gains."""
+"""The repaired machine: each repair moves it the way its physics says, and no saving counts what the repair gains."""
 
 from __future__ import annotations
 

@@ -2613,7 +2613,7 @@ export interface components {
             stands_at: components["schemas"]["Station"];
             /** Stopped */
             stopped: boolean;
-            /** @description a year of the machine put right */
+            /** @description a year of the repaired machine */
             energy_now?: components["schemas"]["Figure"] | null;
             /** @description a year with what was chosen */
             energy_after?: components["schemas"]["Figure"] | null;
@@ -3979,7 +3979,7 @@ export interface components {
             wants?: components["schemas"]["Wants"] | null;
             /**
              * Share of full flow
-             * @description Full flow is that of the machine put right, on its highest setting.
+             * @description Full flow is that of the repaired machine, on its highest setting.
              */
             flow_share?: components["schemas"]["Entry"] | null;
             /**
@@ -6580,7 +6580,7 @@ export interface components {
             energy: components["schemas"]["Result"];
             money: components["schemas"]["Result"];
             saved_energy: components["schemas"]["Result"];
-            /** @description kWh a year against the machine put right, which is what proof measures */
+            /** @description kWh a year against the repaired machine, which is what proof measures */
             saved_on_right?: components["schemas"]["Figure"] | null;
             saved_money: components["schemas"]["Result"];
             nominal_saving: components["schemas"]["Result"];
@@ -6645,8 +6645,8 @@ export interface components {
             /** @default {} */
             fitting: components["schemas"]["Fitting"];
             /**
-             * Put right first
-             * @description What Findings say; every saving is against the machine put right.
+             * Repair first
+             * @description What Findings say; every saving is against the repaired machine.
              * @default []
              */
             repairs: components["schemas"]["Repair"][];
@@ -6661,7 +6661,7 @@ export interface components {
              */
             wheel_loss?: components["schemas"]["Entry"] | null;
             /**
-             * Putting right costs
+             * Repair costs
              * @description Shown on its own line.
              */
             repair_cost?: components["schemas"]["Entry"] | null;
@@ -6756,7 +6756,7 @@ export interface components {
             /**
              * Against
              * @description what savings are held against, in words
-             * @default the machine put right
+             * @default the repaired machine
              */
             against: string;
             /**

@@ -2711,7 +2711,7 @@ export const fields = {
     "term": "code-letter"
   },
   "options/repairs": {
-    "label": "Put right first",
+    "label": "Repair first",
     "help": true,
     "term": "put-right",
     "choices": [
@@ -2741,7 +2741,7 @@ export const fields = {
     "basis": "estimated"
   },
   "options/repair_cost": {
-    "label": "Putting right costs",
+    "label": "Repair costs",
     "help": true,
     "quantity": "cost",
     "basis": "estimated"

@@ -743,7 +743,7 @@ report-page-options = The options
 report-page-chosen = {" "}(chosen)
 report-page-hours-year = hours a year
 report-page-read-before = read before
-report-page-put-right = put right, same flow
+report-page-put-right = repaired, same flow
 report-page-read-after = read after
 report-page-flow-after = flow after
 report-page-proof-2 = Proof, { $option }: { $verdict }
@@ -1094,7 +1094,7 @@ finding-row-mark = the mark { $MarkStateWords }
 findings-sheet-repair-first = Repair first.
 findings-sheet-one-finding = One finding is
 findings-sheet-findings = { $repair } findings are
-findings-sheet-put-right = {" "}{ $repair } put right before any replacement is thought of: what is judged now would be judged wrongly.
+findings-sheet-put-right = {" "}{ $repair } repaired before any replacement is considered: what is judged now would be judged wrongly.
 findings-sheet-nothing-found = Nothing was found, as far as these readings go.
 findings-sheet-findings-2 = Findings
 findings-sheet-open-one = open one for its evidence and its proof
@@ -1353,7 +1353,7 @@ repair-saves-itself-2 = saves by itself{" "}
 repair-year = {" "}a year
 repair-costs = costs{" "}
 repair-what-repair = What the repair does by itself
-repair-put-right = Put right first
+repair-put-right = Repair first
 
 ## sensitivities-part
 
@@ -1484,7 +1484,7 @@ logger-file-what-logger = What the logger says
 ## proof-sheet
 
 proof-sheet-each-duty = At each duty step
-proof-sheet-watts-before = Watts before are those of the machine put right, at the flow reached.
+proof-sheet-watts-before = Watts before are those of the repaired machine, at the flow reached.
 proof-sheet-what-else = What else changed
 proof-sheet-said = said
 proof-sheet-filter-damper = filter, damper, season, meters
@@ -1513,7 +1513,7 @@ proof-sheet-after = after { $step }
 proof-sheet-saved = saved { $step }
 proof-sheet-step = step
 proof-sheet-flow = flow{" "}
-proof-sheet-put-right = put right, at that flow
+proof-sheet-put-right = repaired, at that flow
 proof-sheet-after-2 = after
 proof-sheet-none = none
 proof-sheet-promised = promised
@@ -1576,7 +1576,7 @@ effects-either-way = either way
 ## flow-picture
 
 flow-picture-together = Together
-flow-picture-other-ways = Other ways
+flow-picture-other-ways = Other methods
 
 ## load-picture
 
@@ -1633,11 +1633,11 @@ one-reading-change-set = no change from set { $from } that the meters can tell
 
 readings-sheet-one-reading = One reading at a time: { $setName }
 readings-sheet-set-yet = No set yet. A set is what the meters say at one speed tap and in one condition of the duct; volts and amps are enough to begin.
-readings-sheet-share-rated = Share of rated power; bars hold 95 %. The ways share meters and the motor’s plate, so they are never averaged. Taken is the motor that agrees best with all of it; where none could be fitted, the best single way.
-readings-sheet-load-every = Load, every way: { $setName }
+readings-sheet-share-rated = Share of rated power; bars hold 95 %. The methods share meters and the motor’s plate, so they are never averaged. Taken is the motor that agrees best with all of it; where none could be fitted, the best single method.
+readings-sheet-load-every = Load, every method: { $setName }
 readings-sheet-waits = waits
-readings-sheet-bars-hold = Bars hold 95 %; ways that contradict are never averaged.
-readings-sheet-flow-every = Flow, every way: { $setName }
+readings-sheet-bars-hold = Bars hold 95 %; methods that contradict are never averaged.
+readings-sheet-flow-every = Flow, every method: { $setName }
 readings-sheet-worth-reading = Worth reading next
 readings-sheet-wanted = Wanted:{" "}
 readings-sheet-flow-wanted = Flow that is wanted, and limits

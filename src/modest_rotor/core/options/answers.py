@@ -102,7 +102,7 @@ class OptionAnswer(Frozen):
     money: Result
     saved_energy: Result
     saved_on_right: Figure | None = Field(
-        default=None, description="kWh a year against the machine put right, which is what proof measures"
+        default=None, description="kWh a year against the repaired machine, which is what proof measures"
     )
     saved_money: Result
     nominal_saving: Result

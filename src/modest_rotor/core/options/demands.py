@@ -1,4 +1,4 @@
-"""What each duty step asks for, as a share of full flow of the machine put right."""
+"""What each duty step asks for, as a share of full flow of the repaired machine."""
 
 from __future__ import annotations
 

@@ -57,10 +57,10 @@ def loaded(
 ) -> Loaded | None:
     """How flow and watts of an option's first step change as the system tightens; nothing where that is not known.
 
-    :param factors: flow-dependent part of the system over that of the machine put right.
+    :param factors: flow-dependent part of the system over that of the repaired machine.
     :param static: in place of factors, the pressure against which it is to run, Pa, whatever the flow.
     :param uncertainties: whether each comes with its uncertainty; a picture is drawn without.
-    :param solved: the option, whose first step is meant. :param found: the machine put right.
+    :param solved: the option, whose first step is meant. :param found: the repaired machine.
 
     Validity: up to two and a half times today's resistance, as it is drawn. Source: affinity laws and the motor's own equations; what a setting holds is the
     kind's trait.

@@ -1,4 +1,4 @@
-"""An option as it is told: its year against the machine put right, its money, what moves the answer."""
+"""An option as it is told: its year against the repaired machine, its money, what moves the answer."""
 
 from __future__ import annotations
 
@@ -49,7 +49,7 @@ class Reckoned:
 class Comparison:
     """What every option is held against, at the demands of its year.
 
-    :param kept: the machine put right, at its own points. :param base: what savings and costs are held against: the machine put
+    :param kept: the repaired machine, at its own points. :param base: what savings and costs are held against: the machine put
         right as well, or, of a dead motor, which no one can keep, a new one of the same kind.
     """
 

@@ -22,7 +22,7 @@ def base_of(reckoned: tuple[Reckoned, ...], dead: bool) -> Reckoned:
 
     Where a dead motor has no such candidate that can be worked out, the baseline stays.
 
-    :param reckoned: every option, the machine put right first. :param dead: whether the motor no longer runs. Source: definition.
+    :param reckoned: every option, the repaired machine first. :param dead: whether the motor no longer runs. Source: definition.
     """
     if dead:
         for one in reckoned:

@@ -78,7 +78,7 @@ def proof_answer(
 ) -> ProofAnswer:
     """The proof of what was chosen.
 
-    :param right: the machine put right, against which the saving was promised. :param before: the sets as found.
+    :param right: the repaired machine, against which the saving was promised. :param before: the sets as found.
     :param after: the sets of the machine set up anew.
     """
     option = next((one for one in options.options if one.id == job.document.decision.chosen), None)

@@ -147,7 +147,7 @@ class ProofReader:
         return after.flow if self.same_meters else of_other_meters(after.flow)
 
     def _baseline(self, step: StepAnswer, after: SetFacts | None) -> Estimate | Absent:
-        """What the machine put right would take at the flow that was reached, as it meets part flow today, W."""
+        """What the repaired machine would take at the flow that was reached, as it meets part flow today, W."""
         flow, asked = self._flow(after), Asked(self.year.duty.part_flow, machines=self.year.machines)
         duty_step = next((one for one in self.year.steps if one.id == step.id), None)
         demand = demand_of(duty_step, self.right, self.year.wanted_flow_m3s) if duty_step else None

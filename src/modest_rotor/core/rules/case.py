@@ -20,7 +20,7 @@ from modest_rotor.core.working import Result
 
 @dataclass(frozen=True)
 class Case:
-    """The job and its solved machine. ``right`` is the machine put right, ``after`` are the sets of the machine set up anew."""
+    """The job and its solved machine. ``right`` is the repaired machine, ``after`` are the sets of the machine set up anew."""
 
     job: Job
     plate: PlateFacts

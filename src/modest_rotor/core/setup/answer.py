@@ -71,7 +71,7 @@ class SetupAnswer(Frozen):
 
 
 def setup_answer(job: Job, options: OptionsAnswer, machine: FoundMachine | Absent) -> SetupAnswer:
-    """Set-up of the option that was chosen, on the machine put right.
+    """Set-up of the option that was chosen, on the repaired machine.
 
     :param machine: put right, or the sentence that says what it waits for.
     """

@@ -20,7 +20,7 @@ TURNED, TWO_WORDS, MERGED = 0.6, 0.5, 0.5
 """Where the side of the words changes; for a second word after one number; for two numbers that are read as one."""
 SURE_BY = 1.0
 """By how much the best way must be better than one that says something else."""
-KEPT_WAYS = 24
+KEPT_BINDINGS = 24
 
 
 @dataclass(frozen=True)
@@ -58,10 +58,10 @@ def bindings(found: tuple[Token, ...], judge: Judge) -> list[tuple[float, tuple[
 
     Source: best-first search; costs our judgement.
     """
-    bindings_so_far = [_Binding(0.0)]
+    found_so_far = [_Binding(0.0)]
     for place, token in enumerate(found):
         following: list[_Binding] = []
-        for binding in bindings_so_far:
+        for binding in found_so_far:
             if binding.used >= place:
                 following.append(binding)
                 continue
@@ -69,8 +69,8 @@ def bindings(found: tuple[Token, ...], judge: Judge) -> list[tuple[float, tuple[
             following.append(_Binding(binding.cost + left, binding.bounds, binding.used, binding.led))
             if token.is_number:
                 following += _with_number(found, place, binding, judge)
-        bindings_so_far = _best(following)
-    return [(binding.cost, binding.bounds) for binding in bindings_so_far]
+        found_so_far = _best(following)
+    return [(binding.cost, binding.bounds) for binding in found_so_far]
 
 
 def _left_word(token: Token) -> float:
@@ -147,4 +147,4 @@ def _best(found: list[_Binding]) -> list[_Binding]:
     seen: dict[tuple[tuple[Bound, ...], int], _Binding] = {}
     for binding in sorted(found, key=lambda one: one.cost):
         seen.setdefault((binding.bounds, binding.used), binding)
-    return list(seen.values())[:KEPT_WAYS]
+    return list(seen.values())[:KEPT_BINDINGS]

@@ -26,7 +26,7 @@ from modest_rotor.core.stations.sheet import quantity_of, words_of
 START, END = r"(?<![\w./])", r"(?![\w/])"
 CONTRADICTED = 3.0
 """What a contradiction among its values costs one way of reading a line."""
-WAYS_WEIGHED = 8
+BINDINGS_WEIGHED = 8
 STRAY = " ,;|·()\t\n\r"
 
 
@@ -171,7 +171,7 @@ def _found_in(row: str, kinds: Kinds) -> list[_Found]:
 def _best_way(cut: tuple[Token, ...], kinds: Kinds) -> list[Told]:
     """The pieces of the best way to read a row's numbers; where another is hardly worse, what differs is asked about."""
     weighed = []
-    for cost, bounds in bindings(cut, kinds.judge)[:WAYS_WEIGHED]:
+    for cost, bounds in bindings(cut, kinds.judge)[:BINDINGS_WEIGHED]:
         told = told_of(bounds, kinds)
         against = len({one.asks for one in told if one.contradicts})
         weighed.append((cost + CONTRADICTED * against, bounds, told))

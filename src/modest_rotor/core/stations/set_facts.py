@@ -121,9 +121,9 @@ def set_facts(
     machine_side = _machine_side(machine_type, flow, pressure)
     together = None if above else _fitted(reading, plate, fit, machine_side, machine_type is not MachineType.PUMP)
     if together is not None:
-        ways, whole = together
+        fitted, whole = together
         chosen: LoadByMethod | None = whole
-        methods = (*ways, *(doubted(method) for method in methods if method.method is not Method.WATTS))
+        methods = (*fitted, *(doubted(method) for method in methods if method.method is not Method.WATTS))
     else:
         chosen = load.best_of(methods)
     disagreeing = load.disagreement(chosen, methods) if chosen else ()
@@ -175,11 +175,11 @@ def _synchronous(reading: ReadingSet, plate: PlateFacts) -> float | None:
 def _fitted(
     reading: ReadingSet, plate: PlateFacts, fit: MotorFit | None, machine: Estimate | None, is_fan: bool
 ) -> tuple[tuple[LoadByMethod, ...], LoadByMethod] | None:
-    """The ways through the fitted motor, and the value that uses all of them and the machine; nothing without a fit."""
+    """The methods through the fitted motor, and the value that uses all of them and the machine; nothing without a fit."""
     found = fit.load_of(reading.id) if fit else ()
     if fit is None or not found or found[-1].shaft_power is None or not plate.rated_power_w:
         return None
-    *ways, whole = found
+    *fitted, whole = found
     if fit.readings_disagree or fit.plate_is_doubtful:
         assert whole.shaft_power is not None
         spread = DISAGREEMENT_SHARE * whole.shaft_power.value
@@ -188,7 +188,7 @@ def _fitted(
     if machine is not None and motor is not None and min(machine.value, motor.value) > 0:
         # What contradicts the motor is asked about, and not weighed with it: a set has one shaft power everywhere.
         machine = None if abs(apart(motor, machine, is_fan)) > FARTHEST_MISFIT else machine
-    return tuple(ways), with_machine_side(whole, machine, plate.rated_power_w)
+    return tuple(fitted), with_machine_side(whole, machine, plate.rated_power_w)
 
 
 def _motor_side(reading: ReadingSet, fit: MotorFit | None) -> Estimate | None:

@@ -1,10 +1,10 @@
 
 ## core/commands/candidates.py
 
-candidates-edits-machine-put = The machine put right is the baseline of every job; it needs no second column.
+candidates-edits-machine-put = The repaired machine is the baseline of every job; it needs no second column.
 candidates-edits-cannot-stand = { $product } cannot stand for this kind; nothing was added. Choose another, or none yet.
 candidates-edits-option-added = option { $product } added
-candidates-refuse-unsuited-machine-put = The machine put right is the baseline of every job; it needs no second column.
+candidates-refuse-unsuited-machine-put = The repaired machine is the baseline of every job; it needs no second column.
 candidates-refuse-unsuited-product-cannot = That product cannot stand for this kind of option; nothing was changed.
 
 ## core/commands/fields.py

@@ -2,7 +2,7 @@
 ## core/balance.py
 
 balance-curves-found-rpm = as found, { $speed } rpm
-balance-system-put-right = system, put right
+balance-system-put-right = system, repaired
 balance-waits-machine-s = The machine's curve { $why }.
 balance-waits-system-s = The system's curve waits for one static pressure and the flow at it.
 balance-waits-flow-relative = Flow is relative to as found: no flow was measured.
@@ -195,7 +195,7 @@ rail-decision-waits-choice = waits for a choice
 rail-decision-chosen-but = { $letter } chosen, but stopped
 rail-decision-reason-said = ; its reason is not said
 rail-way-step = step { $number } of { $steps }
-rail-way-way-follow = a way to follow
+rail-way-way-follow = a procedure to follow
 rail-setup-stop-cleared = { $count ->
         [one] { $count } stop not cleared
        *[other] { $count } stops not cleared
@@ -394,4 +394,4 @@ unit-cubic-metres-an-hour-per-kilowatt = m³/h per kW
 product-name-help = What it is, without a make.
 call-complaints-help = All that they name.
 decision-chosen-help = The option's own identifier.
-options-option-costs-repairs-help = What Findings say; every saving is against the machine put right.
+options-option-costs-repairs-help = What Findings say; every saving is against the repaired machine.

@@ -169,7 +169,7 @@ report-pdf-options-options = The options
 report-pdf-options-options-continued = The options, continued
 report-pdf-options-saved-against = Saved is against the baseline, which has no saving of its own. ± and ranges hold 95 %.
 report-pdf-proof-heads-duty-step = Duty step
-report-pdf-proof-heads-put-right = Put right, same flow
+report-pdf-proof-heads-put-right = Repaired, same flow
 report-pdf-proof-heads-flow-after = Flow after
 report-pdf-proof-proof = Proof: { $option }
 report-pdf-proof-saved-year = Saved a year, measured: { $saved }; promised for the same steps: { $promised }.
@@ -192,7 +192,7 @@ report-sheet-about-stands = stands on
 report-sheet-about-job-revision = job revision
 report-sheet-results-waits = waits for
 report-sheet-results-known = not known
-report-sheet-proof-heads-put-right = put right, same flow
+report-sheet-proof-heads-put-right = repaired, same flow
 report-sheet-proof-heads-flow-after = flow after
 report-sheet-proof = in words
 

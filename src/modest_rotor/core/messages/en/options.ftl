@@ -142,11 +142,11 @@ mechanical-listing-machine-part = Is the machine part of a listed appliance? Ask
 
 ## core/options/compare.py
 
-compare-titled = Put right, same motor
+compare-titled = Repaired, same motor
 compare-limits-dead-cannot = It is dead: it cannot be kept.
 compare-limits-answers = { $question } No, and { $who } answers for it: { $reason }
 compare-limits-keeps-protected = Keeps the protected flow.
-compare-repair-nothing-put = nothing is put right yet
+compare-repair-nothing-put = nothing is repaired yet
 compare-repair-saved-repair = Saved by the repair alone
 
 ## core/options/contradiction.py
@@ -246,7 +246,7 @@ keep-throttled-throttled-speed = throttled; its speed taken as unchanged
 
 keep-solved-tap-assumed = low tap not read: its extra turns are assumed, so the uncertainty is large
 keep-solved-tap-unread = a usual low tap would not carry this load: waits for a set of readings on the lower tap
-keep-solved-tap-moved = the fitted motor on this tap, on the machine put right
+keep-solved-tap-moved = the fitted motor on this tap, on the repaired machine
 keep-solved-tap-solved = solved from the fitted motor: speed and watts were not both read on this tap
 keep-solved-solved-throttled-damper-would = the damper would shut beyond the generic curve, or the motor would not carry it
 keep-solved-solved-throttled-throttled-motor = throttled; the motor finds its speed
@@ -299,7 +299,7 @@ moved-machine = only a motor with a run capacitor gains from a new one
 
 ## core/options/option_answer.py
 
-option-answer-put-right = the machine put right
+option-answer-put-right = the repaired machine
 option-answer-new-same-kind = a new motor of the same kind
 option-answer-energy-cost = Energy cost a year
 option-answer-saved-year = Saved a year

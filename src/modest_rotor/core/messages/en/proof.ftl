@@ -3,7 +3,7 @@
 
 proof-answer-saved-waits-readings = waits for readings after
 proof-answer-waits-readings = waits for readings after: a set on the machine as it was set up
-proof-answer-both-against = , both against the old motor, put right
+proof-answer-both-against = , both against the old motor, repaired
 proof-answer-year = waits for hours a year, on Duty
 proof-answer-promised = waits for a promise, on Options
 proof-answer-asks = set { $number }{ $reading }
@@ -31,16 +31,16 @@ proof-steps-step = waits for a set read after on this step
 proof-steps-reached-flow-read = flow not read: watts are held against those at the flow asked for
 proof-steps-reached-reached-near = reached, as near as this reading tells
 proof-steps-reached-missed = missed by { $change }
-proof-steps-same-flow-put-right = Put-right machine at the same flow
+proof-steps-same-flow-put-right = Repaired machine at the same flow
 proof-steps-same-flow-flow-after = flow after
-proof-steps-same-flow-w-machine = W of the machine put right, solved at q
+proof-steps-same-flow-w-machine = W of the repaired machine, solved at q
 proof-steps-same-flow-machine-found = The machine as found and its motor, solved at this flow as Options does.
 proof-steps-system-tighter = tighter
 proof-steps-system-freer = freer
 proof-steps-system-system-before = The system is { $change } { $word } than before: at one flow the option then takes about { $change_2 }{ $more_shaft }
 proof-steps-system-more-shaft = {" "}more at the shaft.
 proof-steps-system-shaft = {" "}at the shaft.
-proof-steps-air = The air was { $temperature } before and { $temperature_2 } after: the put-right machine’s watts are put to the air of now, { $ratio }{ $change }.
+proof-steps-air = The air was { $temperature } before and { $temperature_2 } after: the repaired machine’s watts are put to the air of now, { $ratio }{ $change }.
 proof-steps-changed-filter-changed = The filter was changed meanwhile: what a clean one gives is the repair's, not the option's. Watts are compared at the same flow.
 proof-steps-changed-damper-duct = Damper or duct were changed meanwhile: the saving is held at the flow that was reached, not at that asked for.
 proof-steps-changed-another-season = It is another season: colder air is denser, watts and static rise with it, about 1 % for 3 K. Where the air entering was read both times it is corrected; elsewhere it is only said.
@@ -48,7 +48,7 @@ proof-steps-watts-result-watts-after = Watts after
 proof-steps-watts-result-read-line = as read at the line
 proof-steps-watts-result-true-wattmeter = A true wattmeter.
 proof-steps-saved-watts-watts-saved = Watts saved at the same flow
-proof-steps-saved-watts-put-right = put right, at the same flow
+proof-steps-saved-watts-put-right = repaired, at the same flow
 proof-steps-saved-watts-after = after
 proof-steps-saved-watts-jcgm-gum = JCGM 100 (GUM) 5.2.2: what both share of one meter falls out of the difference.
 

@@ -2,7 +2,7 @@
 ## core/rules/air.py
 
 air-what-to-do-switch-off = Switch it off now: a stalled motor burns its winding. Isolate, lock out, prove dead, then turn the wheel by hand.
-air-what-to-do-if-should = If it should run: follow the way of a dead motor, supply and thermal switch first. Else read the set again while it runs.
+air-what-to-do-if-should = If it should run: follow the checks for a dead motor, supply and thermal switch first. Else read the set again while it runs.
 air-what-to-do-brake-wheel = Brake the wheel before power is put on it: find out what drives it, a second fan or wind, and stop that first.
 air-what-to-do-read-volts = Read volts and amps as well: with current it is stalled and must be switched off, without it is off.
 air-reading-withheld = Read it at the motor's own terminals, with a meter made for the waveform.
@@ -13,7 +13,7 @@ air-per-ton-coil-may = A coil may freeze, limits may trip. Repair first: filter,
 air-per-ton-cooling-gets-too = In { $set } the cooling gets too much air: { $per }.
 air-per-ton-water-may = Water may be carried off the coil, and rooms stay damp. Take a lower speed setting, or close the plate.
 air-flow-under-target-machine-moves = In { $set } the machine moves { $flow }; wanted are { $model_copy }.
-air-flow-under-target-follow-way = Follow the way below: open the duct at the unit and read the amps again.
+air-flow-under-target-follow-way = Follow the checks below: open the duct at the unit and read the amps again.
 air-rise-outside-plate-above = above
 air-rise-outside-plate-below = below
 air-rise-outside-plate-too-little = too little air: limits will trip and the heat exchanger is strained
@@ -24,7 +24,7 @@ air-readings-contradict = Take both again; all readings are kept.
 
 ## core/rules/book.py
 
-rules-book-repair-first-repair-first = Repair first: { $named }. The machine as found is not the machine put right.
+rules-book-repair-first-repair-first = Repair first: { $named }. The machine as found is not the repaired machine.
 rules-book-repair-first-settle-findings = Settle it on Findings, read the machine again, and compare then: the options below stand on the machine as found.
 
 ## core/rules/capacitor.py
@@ -77,7 +77,7 @@ dead-all-good-lines-shaft = Lines, shaft and windings are good: the motor is goo
 dead-all-good-motor-good = The motor is good: three equal windings, sound insulation, a free shaft, with supply and command present.
 dead-module-replace-module = {" "}Replace the module, which is a separate part: same part number, taught for this machine.
 dead-module-module-one = {" "}Its module is one piece with it: replace the whole.
-dead-way = Say the kind of motor on Plate, or find it there by its parts: the way depends on it.
+dead-way = Say the kind of motor on Plate, or find it there by its parts: the checks depend on it.
 dead-walk = {" "}{ $told }
 dead-capacitor-label-hold = { $told }, no label to hold it against
 dead-capacitor-against = { $told } against { $capacitance }
@@ -111,7 +111,7 @@ evidence-power-may-be-input-say-plate = Say on Plate whether the power is at the
 evidence-assumed-no-lift-pump-s = The pump's static lift is assumed to be none. With lift, slowing it saves far less, and below some speed it moves no water.
 evidence-assumed-no-lift-type-static = Type the static lift on Duty.
 evidence-dead-motor-motor-dead = The motor is dead: no running readings are needed. The baseline is what its plate and the machine it drove give, with a large uncertainty.
-evidence-dead-motor-go-plate = Go on with the plate, then follow the way on Findings.
+evidence-dead-motor-go-plate = Go on with the plate, then follow the checks on Findings.
 evidence-speed-sentence = The speed in { $set }, { $speed }, is at or above synchronous speed, { $speed_2 }. It is kept; slip and load are withheld.
 
 ## core/rules/fit.py
@@ -127,7 +127,7 @@ rules-fit-below-switch-speed-stop-start = Stop it: a start winding left on burns
 rules-fit-machine-does-not-fit = In { $set } flow and pressure ask for { $shaft_power } at the shaft; the motor gives { $shaft_power_2 }.
 rules-fit-where-it-goes-look-both = Look at both gauges and their heights, at the coupling, and at the kind of pump.
 rules-fit-where-it-goes-statics-read = Statics read outside miss what cabinet, filter and coil take between them: read across the wheel itself, or say what lies between the static taps. Then look at belt and bearings, and last at the wheel for dirt.
-rules-fit-where-it-goes-read-flow = Read the flow once more by another way, then the statics with their signs; look at the plate, and at the kind of wheel typed.
+rules-fit-where-it-goes-read-flow = Read the flow once more by another method, then the statics with their signs; look at the plate, and at the kind of wheel typed.
 
 ## core/rules/load.py
 

@@ -61,11 +61,11 @@ flow-estimate-flow-by-power-definition-efficiency = Definition of efficiency, AM
 ## core/stations/flow_together.py
 
 flow-together-taken-together-flow-together = Flow, together
-flow-together-taken-together-waits-one = waits for one way that gives a flow
+flow-together-taken-together-waits-one = waits for one method that gives a flow
 flow-together-taken-together-weighed = Weighed: { $value }.
 flow-together-taken-together-taken-does = { $way } is taken. { $names } does not go with it, so the uncertainty is widened.
-flow-together-taken-together-weighted-mean = Weighted mean, JCGM 100 (GUM) and ISO/IEC practice; which ways to believe is common practice.
-flow-together-taken-together-ways-agree = ways that agree, weighed by their uncertainties
+flow-together-taken-together-weighted-mean = Weighted mean, JCGM 100 (GUM) and ISO/IEC practice; which methods to believe is common practice.
+flow-together-taken-together-ways-agree = methods that agree, weighed by their uncertainties
 flow-together-why-amps-chart = An amps chart is off when the motor, capacitor or tap is not the original one.
 flow-together-why-blower-table = A blower table is off when the wheel is fouled, or when static is not counted as it counts it.
 flow-together-why-temperature-rise = A temperature rise is off with a wet coil, stratified air or radiant heat.
@@ -226,7 +226,7 @@ options-considered-kind = Kind of option
 options-considered-product = Product
 options-waiver-option = Option
 options-waiver-check = Check
-options-option-costs-repairs = Put right first
+options-option-costs-repairs = Repair first
 
 ## core/stations/plate.py
 

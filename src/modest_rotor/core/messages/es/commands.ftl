@@ -1,7 +1,7 @@
-candidates-edits-machine-put = La máquina puesta en orden es la base de todo trabajo; no necesita una segunda columna.
+candidates-edits-machine-put = La máquina reparada es la base de todo trabajo; no necesita una segunda columna.
 candidates-edits-cannot-stand = { $product } no puede representar esta clase; no se añadió nada. Elija otro, o ninguno aún.
 candidates-edits-option-added = opción { $product } añadida
-candidates-refuse-unsuited-machine-put = La máquina puesta en orden es la base de todo trabajo; no necesita una segunda columna.
+candidates-refuse-unsuited-machine-put = La máquina reparada es la base de todo trabajo; no necesita una segunda columna.
 candidates-refuse-unsuited-product-cannot = Ese producto no puede representar esta clase de opción; no se cambió nada.
 commands-fields-lists-setting-tried = ajuste probado
 commands-fields-lists-loud-mark = marca de ruido

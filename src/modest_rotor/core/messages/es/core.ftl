@@ -1,5 +1,5 @@
 balance-curves-found-rpm = como se encontró, { $speed } rpm
-balance-system-put-right = sistema, puesto en orden
+balance-system-put-right = sistema, reparado
 balance-waits-machine-s = La curva de la máquina { $why }.
 balance-waits-system-s = La curva del sistema espera una presión estática y el caudal con ella.
 balance-waits-flow-relative = El caudal es relativo al encontrado: no se midió caudal.
@@ -156,7 +156,7 @@ rail-decision-waits-choice = espera una elección
 rail-decision-chosen-but = { $letter } elegida, pero parada
 rail-decision-reason-said = ; su razón no se dijo
 rail-way-step = paso { $number } de { $steps }
-rail-way-way-follow = un camino que seguir
+rail-way-way-follow = un procedimiento que seguir
 rail-setup-stop-cleared = { $count ->
         [one] { $count } alto sin levantar
        *[other] { $count } altos sin levantar
@@ -337,4 +337,4 @@ unit-cubic-metres-an-hour-per-kilowatt = m³/h por kW
 product-name-help = Qué es, sin la marca.
 call-complaints-help = Todo lo que nombren.
 decision-chosen-help = El identificador propio de la opción.
-options-option-costs-repairs-help = Lo que dicen los Hallazgos; todo ahorro es frente a la máquina puesta en orden.
+options-option-costs-repairs-help = Lo que dicen los Hallazgos; todo ahorro es frente a la máquina reparada.
