@@ -20,6 +20,7 @@ from modest_rotor.devices.simulated_devices import start_simulated_devices, stop
 from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import StoredJob, keep_job
 from tests.core.setup.test_setup_answer import BAGGAGE
+from tests.said import says
 
 RIG = "ws://127.0.0.1/api/bench/rig"
 pytestmark = pytest.mark.database
@@ -112,7 +113,7 @@ def panel(client: TestClient) -> Iterator[TestClient]:
 def test_a_rig_runs_over_the_socket_and_a_turn_is_answered_at_once(client: TestClient) -> None:
     with client.websocket_connect(RIG) as socket:
         socket.send_json({"do": "turn", "controls": {}})
-        assert "No rig" in socket.receive_json()["sentence"]
+        assert says("bench-live-module-rig-stands", socket.receive_json()["sentence"])
         socket.send_json({"do": "put up", "rig": BLOWER})
         standing = socket.receive_json()
         assert standing["kind"] == "standing" and standing["rig"]["name"] == "capacitor blower"
@@ -124,11 +125,11 @@ def test_a_rig_runs_over_the_socket_and_a_turn_is_answered_at_once(client: TestC
         assert heard(socket, "outlook", lambda view: view["number"] == 7)["outlook"]["values"]["speed"] > 1100
         socket.send_json({"do": "turn", "controls": {"volts": -3}})
         refused = heard(socket, "refused")
-        assert "volts" in refused["sentence"] and "goes on as it was" in refused["sentence"]
+        assert "volts" in refused["sentence"] and says("bench-live-module-rig-goes", refused["sentence"])
         socket.send_json({"do": "turn", "controls": {"unbalance": 0.05}})
         assert "three-phase" in heard(socket, "refused")["sentence"]
         socket.send_json({"do": "put up", "rig": {"of": "stand", "name": "a rocket"}})
-        assert "no stand" in heard(socket, "refused")["sentence"]
+        assert says("shipped-stand-called", heard(socket, "refused")["sentence"])
         socket.send_text("{half")
         assert heard(socket, "refused") and heard(socket, "frame")["number"] == 7, "the rig stays usable"
         socket.send_json({"do": "switch", "on": False})
@@ -155,7 +156,7 @@ def test_only_so_many_rigs_run_at_once(client: TestClient, monkeypatch: pytest.M
         one.send_json({"do": "put up", "rig": BLOWER})
         assert heard(one, "frame")
         other.send_json({"do": "put up", "rig": BLOWER})
-        assert "rigs run already" in heard(other, "refused")["sentence"]
+        assert says("bench-live-module-rigs-run", heard(other, "refused")["sentence"])
         one.send_json({"do": "put up", "rig": FAN_ON_DRIVE})
         assert heard(one, "standing")["rig"]["drive"], "the page that has one may put up another"
 

@@ -19,6 +19,7 @@ from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import StoredJob, keep_job
 from modest_rotor.store.models import SignedRow
 from tests.core.setup.test_setup_answer import BAGGAGE
+from tests.said import says
 
 pytestmark = pytest.mark.database
 EARLIER = Path(__file__).parents[1] / "formats/kept/signed-3-baggage_hall_air_handler.json.gz"
@@ -130,7 +131,9 @@ def test_a_device_that_never_answered_shows_no_value_and_a_second_of_its_name_is
     device = client.post("/api/devices", json=body).json()
     assert client.post("/api/devices", json=body).status_code == 422
     asked = client.post(f"/api/devices/{device['id']}/ask").json()
-    assert "Nothing answers" in asked["trouble"] and not asked["fresh"] and asked["values"] == []
+    assert (
+        says("client-connected-nothing-answers-does", asked["trouble"]) and not asked["fresh"] and asked["values"] == []
+    )
     assert client.put(f"/api/devices/{device['id']}/trouble", json={"trouble": "silent"}).status_code == 422
     assert client.delete(f"/api/devices/{device['id']}").status_code == 204
     assert client.post(f"/api/devices/{device['id']}/ask").status_code == 404
@@ -188,13 +191,15 @@ def test_what_was_signed_is_shown_byte_for_byte_whatever_program_and_wording_com
         assert client.get(f"{path}/signed/1/report.{form}").content == kept
         assert client.get(f"{path}/signed/1/report.{form}?units={json.loads(shown)['units']}").content == kept
     assert client.get(f"{path}/signed/1/report").content == shown
-    assert "worked out anew" in str(client.get(f"{path}/signed/1/since").json())
+    assert says("signed-since-signed-numbers-kept", str(client.get(f"{path}/signed/1/since").json()))
     other = "ip" if json.loads(shown)["units"] == "si" else "si"
     assert client.get(f"{path}/signed/1/report.pdf?units={other}").content == b"%PDF other"
     # Of what an earlier program signed nothing was kept as shown: it is told anew, and says so.
     with_connection(SignedRow.update(report=None, pdf=None, sheet=None).execute)()
     anew = client.get(f"{path}/signed/1/report").json()
-    assert "worked out anew" in anew["proof"]["signed"] and anew["date"].endswith("times in UTC")
+    assert says("api-proof-report-numbers-worked", anew["proof"]["signed"]) and says(
+        "api-proof-report-times-utc", anew["date"]
+    )
 
 
 def under_todays_names(kept: Any, inside: str = "") -> Any:
@@ -245,7 +250,7 @@ def test_the_demo_holds_a_finished_job_whose_planted_filter_fault_is_found(clien
     assert load_demo_once() == 9
     visits = client.get("/api/visits").json()
     assert [visit["machine"] for visit in visits] == ["Baggage hall air handler", "Ticket office fan coil"]
-    assert visits[0]["drifts"] and "filter or coil loaded" in visits[0]["why"][0]
+    assert visits[0]["drifts"] and says("table-causes-cause-filter-or-coil-loaded", visits[0]["why"][0])
     calendar = client.get("/api/visits.ics?units=ip")
     assert calendar.headers["content-type"].startswith("text/calendar")
     assert calendar.text.count("BEGIN:VEVENT") == sum(visit["due"] is not None for visit in visits) >= 1
@@ -254,7 +259,7 @@ def test_the_demo_holds_a_finished_job_whose_planted_filter_fault_is_found(clien
     assert view["answer"]["causes"][0]["cause"] == "filter or coil loaded"
     assert view["since"] > view["signed"]["at"]
     aging = client.get(f"/api/machines/{visits[1]['machine_id']}/log").json()
-    assert " of its label and loses " in aging["answer"]["capacitor"]
+    assert says("drift-answer-capacitor-words-run-capacitor-stands-label", aging["answer"]["capacitor"])
     leaves = aging["capacitor_leaves"]
     assert leaves["earliest"] < leaves["likely"] < leaves["latest"] and visits[1]["due"] == leaves["earliest"]
     board = [job for site in client.get("/api/board").json() for job in site["jobs"]]

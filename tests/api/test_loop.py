@@ -23,6 +23,7 @@ from tests.api.test_setup import Desk, until
 from tests.core.setup.test_setup_answer import HALL
 from tests.jobs import changed
 from tests.machine_time import MachineTime, kept_in
+from tests.said import says
 
 pytestmark = [pytest.mark.database, pytest.mark.slow]
 WATCH_S = 50
@@ -115,18 +116,18 @@ def test_a_step_test_tells_first_gains_that_hold_and_wild_ones_are_seen_and_calm
     assert run["samples"][-1]["value"] == pytest.approx(110, abs=5)
     tried = hall.load()["document"]["setup"]["loop"]["tries"][-1]
     assert tried["seen"] in ("quiet", "dies-away")
-    assert "So a loop should look" in hall.setup["loop"]["next_words"][0]
+    assert says("setup-loop-following-so-loop", hall.setup["loop"]["next_words"][0])
 
     hall.does("setup/loop/tries")
     wild = hall.view["document"]["setup"]["loop"]["tries"][-1]["id"]
     hall.types(f"setup/loop/tries/{wild}/gain", "20")
     hall.types(f"setup/loop/tries/{wild}/integral", "3 s")
     run = watched(hall)
-    assert "swings that go on" in run["sentence"]
+    assert says("table-labels-label-loop-Swing-hunts", run["sentence"])
     answer = hall.setup["loop"]
     assert answer["next_gain"]["value"] == pytest.approx(20 / 3.2) and answer["is_restless"]
     watch = next(one for one in hall.setup["steps"] if one["step"] == "loop_watch")
-    assert "stands still" in watch["waits"]
+    assert says("setup-steps-watch-waits-waits-gains", watch["waits"])
 
     hall.does("setup/loop/tries")
     newest = hall.view["document"]["setup"]["loop"]["tries"][-1]
@@ -230,7 +231,7 @@ def test_a_loop_the_wrong_way_round_is_a_stop_and_may_be_put_in_hand(
         "tries": [{"id": "t1", "gain": "1", "integral": "4 s"}],
     }  # fmt: skip
     desk = Desk(client, changed(HALL, setup__loop=crossed))
-    assert any("other way" in "".join(map(str, one)) for one in desk.setup["stops"])
+    assert any(says("loop-words-loop-stop-step-test", "".join(map(str, one))) for one in desk.setup["stops"])
     assert desk.post("setup/plan", 422, what="close")["code"] == "api-setup-plan-for-stop-set"
     assert desk.post("setup/plan", what="hand")["lines"]
     steps = {one["step"]: one for one in desk.setup["steps"]}

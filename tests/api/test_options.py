@@ -14,6 +14,7 @@ from modest_rotor.demo.load import load_catalogue_once
 from modest_rotor.store.jobs import StoredJob
 from tests.formats.test_catalogue_files import MOTOR
 from tests.formats.test_logger_csv import log, rows
+from tests.said import says
 
 pytestmark = pytest.mark.database
 
@@ -49,7 +50,7 @@ def test_an_entry_is_added_changed_and_refused_with_its_reason(client: TestClien
     changed = client.put("/api/catalogue/test-motor", json={"product": MOTOR | {"price": "320"}})
     assert changed.json()["price"]["si"] == 320
     wrong = client.put("/api/catalogue/test-motor", json={"product": MOTOR | {"least_efficiency": "90 %"}})
-    assert wrong.status_code == 422 and "more than its nominal" in wrong.json()["sentence"]
+    assert wrong.status_code == 422 and says("core-catalogue-efficiencies-guarantees-more", wrong.json()["sentence"])
     (still,) = client.get("/api/catalogue").json()
     assert still["price"]["si"] == 320 and still["least_efficiency"]["si"] == 0.76
 
@@ -132,7 +133,7 @@ def test_a_logger_s_year_is_looked_at_then_taken_over_in_one_change(client: Test
     assert step["hours"]["si"] == pytest.approx(2920, rel=0.02)
     assert step["hours_from"] == "logger" and step["hours_spread"]["si"] > 0
     assert view["document"]["duty"]["starts"]["si"] == pytest.approx(8760, rel=0.02)
-    assert "starts an hour" in view["document"]["duty"]["logged"]
+    assert says("api-duty-take-year", view["document"]["duty"]["logged"])
     assert len(post(client, job, "undo").json()["document"]["duty"]["steps"]) == 2
 
 

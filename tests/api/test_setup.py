@@ -21,6 +21,7 @@ from modest_rotor.store.jobs import keep_job
 from tests.core.setup.test_setup_answer import HALL, WAITING
 from tests.jobs import changed
 from tests.machine_time import MachineTime, kept_in
+from tests.said import says
 
 pytestmark = [pytest.mark.database, pytest.mark.slow]
 PATIENCE_S = 240.0
@@ -146,8 +147,8 @@ def test_power_is_refused_over_the_wire_with_a_stop_open_and_before_its_steps(cl
 
 def test_settings_are_seen_written_read_back_and_kept(hall: Desk, plants: SimulatedDevices) -> None:
     plan = hall.post("setup/plan", what="settings")
-    assert not plan["needs_authorisation"] and any("can start a machine" in caution for caution in plan["cautions"])
-    assert any("not signed" in caution for caution in plan["cautions"])
+    assert not plan["needs_authorisation"] and any(says("writing-caution", caution) for caution in plan["cautions"])
+    assert any(says("api-setup-cautions-steps-before", caution) for caution in plan["cautions"])
     before = {line["role"]: line["before_si"] for line in plan["lines"]}
     assert before["ramp_up"] == 10 and before["overload_current"] == pytest.approx(4.1)
     answer = hall.post("setup/writes", what="settings", digest=plan["digest"], who="Ann")
@@ -179,7 +180,11 @@ def test_trouble_in_the_middle_says_what_was_written_and_what_not(hall: Desk, pl
     plants.called("hall-drive").trouble = Trouble.LOST
     answer = hall.post("setup/writes", what="settings", digest=plan["digest"], who="Ann")
     told = [one["sentence"] for one in answer["outcomes"] if not one["agrees"]]
-    assert not answer["agrees"] and "is not known" in told[0] and all("not written" in one for one in told[1:])
+    assert (
+        not answer["agrees"]
+        and says("client-write-whether-written", told[0])
+        and all(says("writing-carry-out-written-one", one) for one in told[1:])
+    )
     plants.called("hall-drive").trouble = Trouble.SILENT
     assert hall.client.post(f"/api/jobs/{hall.id}/setup/plan", json={"what": "settings"}).status_code == 424
 
@@ -206,7 +211,7 @@ def test_what_is_no_simulated_device_is_written_only_when_authorised(hall: Desk,
     hall.client.delete(f"/api/devices/{added.json()['id']}/authorisation")
     assert hall.post("setup/plan", what="settings")["authorised_until"] is None
     refused = hall.post("setup/plan", 422, what="command", step="s1")["sentence"]
-    assert "not started past them" in refused, (
+    assert says("api-setup-plan-for-steps-before", refused), (
         "a real machine is not run before its steps are signed, authorised or not"
     )
 
@@ -322,7 +327,7 @@ def test_a_lost_link_pauses_the_sweep_and_nothing_starts_by_itself(hall: Desk, p
     until(lambda: run(hall)["done"] >= 2)
     plants.called("hall-drive").trouble = Trouble.SILENT
     paused = until(lambda: (now := run(hall))["state"] == "paused" and now)
-    assert "look at the machine, then go on" in paused["sentence"]
+    assert says("sweep-run-run-sweep-waits", paused["sentence"])
     plants.called("hall-drive").trouble = Trouble.NONE
     time.sleep(0.3)
     assert run(hall)["state"] == "paused"
@@ -339,9 +344,9 @@ def test_a_restart_in_the_middle_of_a_sweep_keeps_its_place_and_what_to_put_back
     stop_all()
     assert not RUNS
     found = run(hall)
-    assert found["state"] == "paused" and found["done"] >= 3 and "restarted meanwhile" in found["sentence"]
+    assert found["state"] == "paused" and found["done"] >= 3 and says("sweep-run-run-of", found["sentence"])
     stopped = hall.client.post(f"/api/jobs/{hall.id}/setup/sweep/stop").json()["run"]
-    assert stopped["state"] == "stopped" and "told again what it was told before" in stopped["sentence"]
+    assert stopped["state"] == "stopped" and says("sweep-run-put-back-drive-told", stopped["sentence"])
     assert plants.called("hall-drive").held[Role.RUN] == 0
 
 

@@ -24,6 +24,7 @@ from modest_rotor.store.database import with_connection
 from modest_rotor.store.jobs import StoredJob, keep_job
 from modest_rotor.store.models import JobRow
 from tests.jobs import KRAUSE
+from tests.said import says
 
 pytestmark = pytest.mark.database
 SAMPLED = 16
@@ -134,7 +135,7 @@ def test_a_job_that_cannot_be_read_stands_on_the_board_as_such(client: TestClien
         lambda: JobRow.update(document={"nameplate": 7}, summary_key=None).where(JobRow.id == job.id).execute()
     )()
     lines = {one["id"]: one for site in client.get("/api/board").json() for one in site["jobs"]}
-    assert "cannot be read" in lines[job.id]["line"]["sentence"][0] and lines[other.id]["fresh"]
+    assert says("store-board-unreadable-cannot-read", lines[job.id]["line"]["sentence"][0]) and lines[other.id]["fresh"]
     assert client.get(f"/api/jobs/{job.id}").status_code == 422
 
 
@@ -158,7 +159,7 @@ def test_what_fails_after_the_commit_is_saved_and_said_to_be(
     body = {"revision": revision, "path": "call/notes", "text": "kept"}
     answer = client.post(f"/api/jobs/{job.id}/changes", json=body)
     assert answer.status_code == 503 and answer.json()["saved"] == "saved"
-    assert answer.json()["sentence"].startswith("It was saved.")
+    assert says("guard-told-saved-what", answer.json()["sentence"])
     monkeypatch.undo()
     assert client.get(f"/api/jobs/{job.id}").json()["document"]["call"]["notes"] == "kept"
 

@@ -24,6 +24,7 @@ from modest_rotor.store.devices import Written
 from modest_rotor.store.models import WriteAuthorisationRow, WrittenRow
 from tests.api.test_setup import Desk, hall, machine_time, plants  # noqa: F401
 from tests.running import free_port
+from tests.said import says
 
 pytestmark = [pytest.mark.database, pytest.mark.slow]
 DRIVE = "Hall supply fan, drive"
@@ -72,7 +73,9 @@ def test_where_it_cannot_be_kept_nothing_is_sent(
     before = {line["role"]: line["before_si"] for line in plan["lines"]}
     monkeypatch.setattr(writing, "begin_write", lose_the_database)
     answer = hall.post("setup/writes", what="settings", digest=plan["digest"], who="Ann")
-    assert not answer["agrees"] and any("not sent" in one["sentence"] for one in answer["outcomes"])
+    assert not answer["agrees"] and any(
+        says("writing-carry-out-sent-written", one["sentence"]) for one in answer["outcomes"]
+    )
     monkeypatch.undo()
     assert {line["role"]: line["before_si"] for line in hall.post("setup/plan", what="settings")["lines"]} == before
 
@@ -88,14 +91,16 @@ def test_a_database_that_dies_after_the_write_is_told_and_the_record_is_made_goo
     answer = hall.post("setup/writes", what="settings", digest=plan["digest"], who="Ann")
     assert not answer["agrees"]
     told = next(one["sentence"] for one in answer["outcomes"] if "written down" in one["sentence"])
-    assert "looked up in the device" in told
+    assert says("writing-not-recorded", told)
     monkeypatch.undo()
     (row,) = [row for row in written_rows() if not row.ended]
     assert row.outcome == devices.NOT_KNOWN_YET
     assert with_connection(close_open_writes)() == 0
     (ended,) = [one for one in written_rows() if one.id == row.id]
     assert (
-        ended.ended and ended.after == pytest.approx(ended.wanted, rel=1e-3) and "the device holds it" in ended.outcome
+        ended.ended
+        and ended.after == pytest.approx(ended.wanted, rel=1e-3)
+        and says("intents-looked-up-application-cut", ended.outcome)
     )
 
 
@@ -124,7 +129,7 @@ def test_a_stop_needs_no_authorisation_no_look_and_no_database(
     monkeypatch.setattr(writing, "begin_write", lose_the_database)
     again = real.client.post(f"/api/devices/{number_of(real.client, DRIVE)}/stop", json={"who": "Ben"})
     assert again.status_code == 200 and again.json()["agrees"]
-    assert "could not be written down" in again.json()["outcomes"][0]["sentence"]
+    assert says("writing-not-recorded", again.json()["outcomes"][0]["sentence"])
 
 
 def test_a_stop_of_what_only_measures_says_to_use_its_own(real: Desk) -> None:

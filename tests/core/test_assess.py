@@ -13,7 +13,7 @@ from modest_rotor.core.assess import assess, fit_job
 from modest_rotor.core.job import Job
 from modest_rotor.core.phrase import plain
 from tests.jobs import KRAUSE, KRAUSE_INPUT_W, KRAUSE_SHAFT_W, assessed, changed, option, rules
-from tests.said import codes_of
+from tests.said import codes_of, says
 
 pytestmark = pytest.mark.slow
 
@@ -29,8 +29,8 @@ def test_a_name_alone_gives_a_rail_that_says_what_it_waits_for() -> None:
     answer = assessed(EMPTY)
     assert [entry.station for entry in answer.rail] == STATIONS
     assert all(entry.waits for entry in answer.rail)
-    assert told(answer, "plate") == "waits for a plate"
-    assert plain(answer.board.sentence) == "Only its name is known."
+    assert says("rail-plate-waits-plate", told(answer, "plate"))
+    assert codes_of(answer.board.sentence) == {"rail-headline-only-name"}
     assert answer.options.waits is not None and "found-machine-find-machine" in codes_of(answer.options.waits)
     assert answer.balance.curves == () and answer.balance.waits
 
@@ -142,7 +142,7 @@ def test_slip_is_withheld_off_the_high_tap() -> None:
 
 def test_a_dead_motor_needs_no_running_readings() -> None:
     answer = assessed(KRAUSE, call__reason="dead", readings=[])
-    assert told(answer, "readings") == "none needed: the motor is dead"
+    assert says("rail-readings-none-needed", told(answer, "readings"))
     assert "dead_motor" in {finding.rule for finding in answer.findings}
     assert not [step for step in answer.next if step.station == "readings"]
     saved, alive = option(answer, "C").saved_energy.figure, option(assessed(KRAUSE), "C").saved_energy.figure
@@ -160,7 +160,7 @@ def test_hours_beyond_a_year_are_refused_in_words_and_the_rest_goes_on() -> None
 def test_options_are_solved_before_any_hours_are_typed() -> None:
     answer = assessed(KRAUSE, duty__steps=[])
     assert all(one.steps[0].input_power for one in answer.options.options)
-    assert plain(option(answer, "C").energy.waits) == "waits for hours"
+    assert "term-waits-for-hours" in codes_of(option(answer, "C").energy.waits)
 
 
 def test_part_flow_waits_until_it_is_said_how_it_is_met_today() -> None:
@@ -340,4 +340,4 @@ def test_a_choice_without_its_reason_is_told_on_the_rail() -> None:
     for why, told in ((None, True), ("It halves the watts.", False)):
         rail = assessed(KRAUSE, decision={"chosen": "electronic", "why": why}).rail
         words = plain(next(entry.phrase for entry in rail if entry.station == "decision"))
-        assert words.startswith("C, EC motor, speed command") and ("its reason is not said" in words) is told
+        assert words.startswith("C, EC motor, speed command") and (says("rail-decision-reason-said", words)) is told

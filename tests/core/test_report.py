@@ -20,7 +20,7 @@ from modest_rotor.formats.report_pdf import write_pdf
 from modest_rotor.formats.report_sheet import write_xlsx
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, told
 from tests.jobs import KRAUSE, changed
-from tests.said import codes_of
+from tests.said import codes_of, says
 
 pytestmark = pytest.mark.slow
 
@@ -48,7 +48,7 @@ def test_the_choice_its_reason_and_its_range_come_first() -> None:
     told, _answer = report()
     first, saving, *_ = (plain(line) for line in told.recommendation)
     assert first == "C, EC motor, speed command. It halves the watts."
-    assert "expected to save" in saving
+    assert says("core-report-recommendation-expected-save", saving)
     figures = [piece for line in told.recommendation for piece in line if isinstance(piece, Figure)]
     assert figures and all(
         figure.uncertainty or figure.low is not None for figure in figures[:3]
@@ -65,7 +65,9 @@ def test_a_stopped_choice_promises_nothing() -> None:
         options={"candidates": [{"id": "electronic", "kind": "electronic"}], "fitting": {"listing_allows": "no"}}
     )
     words = " ".join(plain(line) for line in told.recommendation)
-    assert "Nothing is promised for it" in words and "expected to save" not in words
+    assert says("core-report-recommendation-stopped-nothing", words) and not says(
+        "core-report-recommendation-expected-save", words
+    )
 
 
 def test_measured_and_assumed_stand_apart() -> None:
@@ -103,9 +105,13 @@ def test_the_pdf_reads_back_page_one_the_engineers_and_the_workings(units: Any) 
     told, _ = report()
     pages = pdf_text(told, units)
     assert len(pages) in (4, 5)
-    assert "What is proposed" in pages[0] and "It halves the watts." in pages[0] and "For the engineer" not in pages[0]
-    assert "For the engineer" in pages[1] and "Recommendation" in pages[1]
-    assert "Appendix: the workings" in "".join(pages[2:])
+    assert (
+        says("report-page-one-page-one-what-proposed", pages[0])
+        and "It halves the watts." in pages[0]
+        and not says("report-pdf-story-engineer", pages[0])
+    )
+    assert says("report-pdf-story-engineer", pages[1]) and "Recommendation" in pages[1]
+    assert says("report-pdf-story-appendix-workings", "".join(pages[2:]))
     for number, page in enumerate(pages, 1):
         assert (
             f"page {number}" in page
@@ -114,7 +120,7 @@ def test_the_pdf_reads_back_page_one_the_engineers_and_the_workings(units: Any) 
             and "Modest Rotor 0." in page
         )
     text = " ".join(pages)
-    assert "simulated machines" in text
+    assert says("core-report-simulated", text)
     assert ("cfm" in text) == (units == "ip")
     assert "±" in pages[0]
 

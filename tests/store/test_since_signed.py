@@ -11,6 +11,7 @@ from modest_rotor.core.phrase import plain
 from modest_rotor.demo.load import FINISHED, _job
 from modest_rotor.store.fits import assess_job
 from modest_rotor.store.signed import SignedJob, SignedLine, since_signed
+from tests.said import codes_of, says
 
 pytestmark = pytest.mark.slow
 
@@ -32,5 +33,7 @@ def test_a_job_signed_by_another_program_says_what_changed() -> None:
         update={"proof": proof.model_copy(update={"saved": proof.saved.model_copy(update={"figure": other})})}
     )
     (told,) = since_signed(frozen(earlier))
-    assert plain(told).startswith("The saving measured: ") and "today's program makes it" in plain(told)
-    assert "worked out anew" in plain(since_signed(frozen(today, anew=True))[0])
+    assert "signed-since-signed-saving-measured" in codes_of(told) and says(
+        "signed-since-signed-signed-today", plain(told)
+    )
+    assert says("signed-since-signed-numbers-kept", plain(since_signed(frozen(today, anew=True))[0]))

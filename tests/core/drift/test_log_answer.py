@@ -23,7 +23,7 @@ from modest_rotor.core.physics.three_phase import ThreePhaseMotor
 from modest_rotor.store.solving import repaired_here
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, WAITING, demo, told
 from tests.jobs import changed
-from tests.said import codes_of
+from tests.said import codes_of, says
 
 pytestmark = pytest.mark.slow
 
@@ -74,7 +74,9 @@ def test_a_filter_that_loads_is_told_with_each_reading_that_moved_and_what_it_wo
     said = answer(year(Fault(Change.FILTER_LOADED, 1.6)))
     assert said.drifts and said.waits is None
     words = plain(said.sentence)
-    assert words.startswith("It drifts: ") and "Likeliest: filter or coil loaded" in words
+    assert says("drift-answer-drift-sentence-drifts", words) and "drift-answer-drift-sentence-likeliest" in codes_of(
+        said.sentence
+    )
     assert said.causes[0].cause.code == "table-causes-cause-filter-or-coil-loaded" and said.causes[0].share >= max(
         one.share for one in said.causes
     )
@@ -115,7 +117,7 @@ def test_nothing_read_waits_and_a_calendar_goes_on_all_the_same() -> None:
     said = answer(empty(), dues=(Due(TODAY + 40, "filter due"), Due(TODAY + 9, "belt due")))
     assert said.readings == 0 and said.waits and not said.drifts and said.series == ()
     assert (said.next_day, said.next_why) == (TODAY + 9, ("belt due",)), "what is due first"
-    assert plain(said.rail) == "waits for readings"
+    assert codes_of(said.rail) == {"term-waits-for-readings"}
 
 
 def test_a_meter_that_stands_still_is_called_frozen_and_one_that_moves_is_not() -> None:
@@ -139,7 +141,7 @@ def test_the_run_capacitor_is_told_and_calls_for_its_visit(
     log = Log(days, ("high tap",) * 4, ("visit",) * 4, {"capacitance": np.array(read_uf) * 1e-6})
     said = answer(log, Job.model_validate(changed(BAGGAGE, nameplate__run_capacitance="7.5 µF")))
     assert words in plain(said.capacitor)
-    assert plain(said.rail).startswith("run capacitor at")
+    assert says("drift-answer-drift-rail-run-capacitor", plain(said.rail))
     if when is None:
         assert said.leaves is None and said.next_day is None
     elif when == "now":
@@ -240,4 +242,4 @@ def test_each_reading_of_the_sentence_is_told_as_far_as_its_line_has_gone() -> N
     for sign, value in told_of:
         assert sign.endswith("+") is (value > 0)
         assert min(abs(value - end) for end in ends) < 1e-3
-    assert said.sentence[0].startswith("It drifts: ")
+    assert says("drift-answer-drift-sentence-drifts", said.sentence[0])

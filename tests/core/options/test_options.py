@@ -148,7 +148,7 @@ def test_the_saving_is_narrower_than_its_two_years_apart() -> None:
 
 def test_the_baseline_saves_nothing_and_says_so() -> None:
     a = option(assessed(KRAUSE), "A")
-    assert plain(a.saved_energy.waits) == plain(a.payback.waits) == "the baseline"
+    assert codes_of(a.saved_energy.waits) == codes_of(a.payback.waits) == {"year-results-the-base"}
 
 
 @pytest.mark.parametrize(

@@ -18,7 +18,7 @@ from modest_rotor.core.proof.watts import of_other_meters, paid_watts, repeated
 from modest_rotor.core.stations.readings import ReadingSet
 from tests.core.setup.test_setup_answer import BAGGAGE, HALL, told
 from tests.machines import IN_WG
-from tests.said import codes_of
+from tests.said import codes_of, says
 
 pytestmark = pytest.mark.slow
 
@@ -128,7 +128,7 @@ def test_a_flow_that_was_missed_is_said_and_the_watts_are_those_at_the_flow_reac
     answer = proof(readings__2__airflow="700 cfm", proof__pairs=[{"id": "s1", "step": "s2", "after": "s3"}])
     missed = next(step for step in answer.steps if step.step == "s2")
     said, off = missed.reached
-    assert said == "missed by " and isinstance(off, Figure)
+    assert codes_of(missed.reached) == {"proof-steps-reached-missed"} and said and isinstance(off, Figure)
     assert off.value == pytest.approx(700 / (0.6 * 1470) - 1), "by hand: 60 % of the 1,470 cfm of full flow"
 
 
@@ -190,7 +190,7 @@ def test_sets_after_say_nothing_of_the_motor_that_was_taken_out() -> None:
 
 def test_without_sets_after_it_waits_and_the_next_step_says_what_to_read() -> None:
     waiting = told(HALL)
-    assert waiting.proof.waits and waiting.proof.waits.startswith("waits for readings after")
+    assert waiting.proof.waits and says("proof-answer-waits-readings", waiting.proof.waits)
     after = {"id": "s2", "stage": "after", "current": "2 A", "airflow": "2,080 L/s"}
     amps_only = told(HALL, readings=[*HALL["document"]["readings"], after]).proof
     assert amps_only.verdict == "unprovable"
@@ -210,7 +210,11 @@ def test_a_part_of_the_year_keeps_no_promise_unless_somebody_says_why() -> None:
     assert part.verdict == "so-far" and "kept" not in words
     hours = [step.hours.value for step in part.steps if step.hours]
     share = hours[0] / sum(hours)
-    assert "one of two steps was read" in words and f"{share:.4g} " in words and "not read: " in words
+    assert (
+        "one of two steps was read" in words
+        and f"{share:.4g} " in words
+        and says("proof-answer-part-read-hours-read", words)
+    )
     reason = proof(readings=[*readings[: 1 + FULL - 1], readings[FULL]], proof__unread="hall closed until spring")
     assert reason.verdict == "inside" and "proof-answer-verdict-kept-promise-what" in codes_of(reason.sentence)
     assert "hall closed until spring" in plain(reason.sentence)

@@ -159,7 +159,9 @@ def test_static_flow_per_ton_and_rise() -> None:
         for one in assessed(KRAUSE, target={"rise": "45-80 °F"}, **cool).findings
         if one.rule == "rise_outside_plate"
     )
-    assert "is below" in plain(below.sentence) and "air-rise-outside-plate-too-much" in codes_of(below.action)
+    assert "air-rise-outside-plate-below" in codes_of(below.sentence) and "air-rise-outside-plate-too-much" in codes_of(
+        below.action
+    )
     # 75 °F against 74 °F: two thermometers of ± 0.5 K cannot tell that apart (√2 × 0.5 K is 1.3 °F).
     assert "rise_outside_plate" not in rules(assessed(KRAUSE, target={"rise": "45-74 °F"}, **rise))
 

@@ -13,7 +13,7 @@ from modest_rotor.core.assessment import Assessment, Finding
 from modest_rotor.core.phrase import plain
 from tests.core.options.test_kinds import PUMP
 from tests.jobs import KRAUSE, assessed, changed
-from tests.said import codes_of
+from tests.said import codes_of, says
 
 NOTHING = {"site": KRAUSE["site"], "machine": {"name": "only its name"}, "document": {}}
 THREE_PHASE_FAN = {
@@ -68,7 +68,7 @@ def test_a_capacitor_is_discharged_where_there_may_be_one_and_electronics_are_wa
     data: dict[str, Any], changes: dict[str, Any], capacitor: bool, electronics: bool
 ) -> None:
     said = standing(assessed(data, **changes))["isolate_before_plate"]
-    assert said.sentence[0].startswith("Isolate, lock out, tag")  # type: ignore[union-attr]
+    assert says("safety-isolate-before-plate-isolate-lock", said.sentence[0])  # type: ignore[union-attr]
     assert ("safety-isolate-before-plate-discharge-run" in codes_of(said.action)) is capacitor
     assert ("safety-isolate-before-plate-wait-minutes" in codes_of(said.action)) is electronics
     assert "safety-isolate-before-plate-before-reaching" in codes_of(said.action)

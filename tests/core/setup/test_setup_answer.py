@@ -20,7 +20,7 @@ from modest_rotor.core.setup.facts import curve_through
 from modest_rotor.core.setup.steps import StepGroup
 from modest_rotor.core.stations.setup import ControlMode
 from tests.jobs import FITS, KEPT, changed
-from tests.said import codes_of
+from tests.said import codes_of, says
 
 
 def demo(name: str) -> dict[str, Any]:
@@ -103,7 +103,7 @@ def test_a_stop_keeps_the_list_open_and_says_so_everywhere() -> None:
     whole = told(HALL, setup__signs=[{"id": "s1", "step": "free", "state": "stop", "found": "rubs", "who": "Ann"}])
     assert any("stopped by Ann" in plain(stop) for stop in whole.setup.stops)
     rail = {str(entry.station): entry for entry in whole.rail}
-    assert rail["setup"].severity == "stop" and plain(rail["proof"].phrase) == "held up: Set-up is stopped"
+    assert rail["setup"].severity == "stop" and codes_of(rail["proof"].phrase) == {"rail-proof-held-up"}
     assert whole.board.stopped and "rail-headline-set-up" in codes_of(whole.board.sentence)
     lifted = [{"id": "s1", "step": "free", "state": "stop", "who": "Ann"}, {"id": "s2", "step": "free", "who": "Bo"}]
     assert setup(HALL, setup__signs=lifted).stops == ()
@@ -212,7 +212,7 @@ def test_a_command_is_told_alike_by_its_check_and_by_set_up(there: str | None) -
     by_dial = there is not None and "dial" in plain(check.sentence)
     for command, step in zip(whole.setup.commands, option.steps, strict=True):
         words = plain(command.setting)
-        assert ("dial at" in words) is by_dial and ("(command_voltage)" in words) is not by_dial
+        assert (says("commands-command-words-dial", words)) is by_dial and ("(command_voltage)" in words) is not by_dial
         share = next(
             piece.value for piece in command.setting if not isinstance(piece, str) and piece.quantity == "signal"
         )

@@ -15,7 +15,7 @@ from modest_rotor.core.stations.identity import Identity, identify
 from modest_rotor.core.tables import read_table
 from tests.core.setup.test_setup_answer import HALL
 from tests.jobs import KRAUSE, assessed, changed, option
-from tests.said import codes_of
+from tests.said import codes_of, says
 
 LOW_SET = {"id": "s9", "name": "low", "tap": "low tap", "voltage": "402 V", "current": "1.1 A", "speed": "722 rpm", "input_power": "290 W"}  # fmt: skip
 LOW_PLATE = {"nameplate__low_speed": "720 rpm", "nameplate__low_power": "0.3 kW", "nameplate__low_current": "1.2 A", "nameplate__speeds": "two speeds, one winding"}  # fmt: skip
@@ -129,7 +129,9 @@ def test_each_start_relay_is_told_and_what_is_minded(relay: str, words: str) -> 
 
 def test_both_ends_and_an_outer_rotor_say_what_takes_their_place() -> None:
     answers = {one.question: plain(one.answer) for one in seen(both_ends="yes", outer_rotor="yes")}
-    assert "wheel at each end" in answers["Shaft at both ends"] and "whole fan" in answers["Outer rotor"]
+    assert says("identity-built-turns-wheel", answers["Shaft at both ends"]) and says(
+        "identity-built-motor-wheel", answers["Outer rotor"]
+    )
 
 
 def test_a_magnet_motor_whose_plate_speed_is_synchronous_is_refused_nothing() -> None:

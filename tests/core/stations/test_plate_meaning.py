@@ -10,7 +10,7 @@ from modest_rotor.core.stations.identity import identify
 from modest_rotor.core.stations.nameplate import Nameplate
 from modest_rotor.core.stations.plate_answer import plate_facts
 from modest_rotor.core.stations.plate_meaning import meanings
-from tests.said import codes_of
+from tests.said import codes_of, says
 
 SPLIT = {
     "phases": 1,
@@ -52,7 +52,7 @@ def test_guaranteed_efficiency_is_for_polyphase_motors_only() -> None:
     # NEMA MG 1, Table 12-10 (from memory): nominal 82.5 %, minimum 80.0 %.
     assert figures("Nominal efficiency", **THREE, nominal_efficiency="82.5 %") == pytest.approx([0.80])
     assert "plate-meaning-efficiency" in codes_of(said("Nominal efficiency", **SPLIT, nominal_efficiency="70 %")[0])
-    assert "no row" in words("Nominal efficiency", **THREE, nominal_efficiency="83 %")[0]
+    assert says("lookup-rows-of", words("Nominal efficiency", **THREE, nominal_efficiency="83 %")[0])
 
 
 def test_slip_ordinary_and_not() -> None:
@@ -60,7 +60,7 @@ def test_slip_ordinary_and_not() -> None:
     assert "plate-meaning-slip-ordinary" in codes_of(
         said("Slip", **{**SPLIT, "frequency": "60 Hz"}, rated_speed="1075 rpm")[0]
     )
-    assert "is not ordinary" in words("Slip", **{**THREE, "rated_speed": "1600 rpm"})[0]
+    assert says("plate-meaning-slip-ordinary-look", words("Slip", **{**THREE, "rated_speed": "1600 rpm"})[0])
 
 
 def test_two_connections_and_the_wired_one() -> None:
@@ -112,9 +112,16 @@ def test_a_z_leaves_the_feet_and_not_the_shaft_a_y_the_height_alone() -> None:
     """NEMA MG 1, 11.01: Z marks another shaft, Y other mounting; a C face changes neither."""
     whole, other_shaft = words("Frame", frame="254T")[0], words("Frame", frame="254TZ")[0]
     assert "thick" in whole and "measure" not in whole
-    assert "measure it" in other_shaft and "between holes" in other_shaft and "thick" not in other_shaft.split(";")[1]
+    assert (
+        says("plate-meaning-dimensions-length-thickness", other_shaft)
+        and says("plate-meaning-dimensions-between-holes", other_shaft)
+        and "thick" not in other_shaft.split(";")[1]
+    )
     assert words("Frame", frame="56C")[0] == words("Frame", frame="56")[0]
-    assert "feet of their own" in words("Frame", frame="48Y")[0] and "thick" in words("Frame", frame="48Y")[0]
+    assert (
+        says("plate-meaning-dimensions-feet-their", words("Frame", frame="48Y")[0])
+        and "thick" in words("Frame", frame="48Y")[0]
+    )
 
 
 def test_an_iec_class_says_what_it_stands_for() -> None:
@@ -135,11 +142,11 @@ def test_plain_thermal_protection_is_taken_as_what_restarts_without_warning() ->
 
 def test_enclosures_insulation_rotation() -> None:
     assert "table-ip-code-keeps-out-second-4" in codes_of(said("Enclosure", enclosure="IP54")[0])
-    assert "air stream" in words("Enclosure", enclosure="teao")[0]
+    assert says("table-enclosure-words-means-TEAO", words("Enclosure", enclosure="teao")[0])
     assert figures("Insulation", insulation="B") == [130.0]
-    assert "from which end" in words("Rotation", rotation="clockwise")[0]
+    assert says("plate-meaning-rotation-means-nothing", words("Rotation", rotation="clockwise")[0])
     assert "looking at the lead end" in words("Rotation", rotation="clockwise", rotation_seen_from="lead end")[0]
-    assert "restarts without warning" in words("Thermal protection", protection="automatic reset")[0]
+    assert says("plate-meaning-protection-opens-when", words("Thermal protection", protection="automatic reset")[0])
 
 
 def test_an_electronic_motor_has_no_slip() -> None:
