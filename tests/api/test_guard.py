@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from pathlib import Path
 from typing import Any
 
 import pytest
@@ -80,6 +81,20 @@ def test_pages_are_fresh_assets_are_for_ever_and_what_is_not_there_is_404(client
     assert client.get("/assets/none.js").status_code == 404
     assert client.get("/api/nothing").status_code == 404
     assert client.get("/..%2f..%2fetc/passwd").text.startswith("<!doctype")
+
+
+def test_every_answer_of_the_api_names_the_front_end_of_now(client: TestClient, pages: Path) -> None:
+    """By it a page that was opened before the program was renewed learns that it is another's."""
+    first = client.get("/api/board").headers["x-edition"]
+    assert (
+        first
+        and client.get("/api/nothing").headers["x-edition"] == client.post("/api/jobs").headers["x-edition"] == first
+    )
+    assert "x-edition" not in client.get("/").headers
+    (pages / "index.html").write_text("<!doctype html><title>Modest Rotor, renewed</title>")
+    assert client.get("/api/board").headers["x-edition"] not in ("", first)
+    (pages / "index.html").unlink()
+    assert client.get("/api/board").headers["x-edition"] == ""
 
 
 def test_the_documentation_is_this_machines_own(client: TestClient) -> None:

@@ -32,7 +32,7 @@ from modest_rotor.api import (
     visits,
 )
 from modest_rotor.api.guard import Guard, tell_refusals
-from modest_rotor.api.pages import serve_pages
+from modest_rotor.api.pages import edition_of, serve_pages
 from modest_rotor.core.say import say
 from modest_rotor.store.database import MOST_CONNECTIONS
 
@@ -79,5 +79,5 @@ def create_app(web_files: Path | None = None) -> FastAPI:
     if web_files is not None:
         serve_pages(app, web_files)
     app.add_middleware(GZipMiddleware, minimum_size=WORTH_PACKING, compresslevel=QUICK)
-    app.add_middleware(Guard)
+    app.add_middleware(Guard, edition=edition_of(web_files) if web_files else str)
     return app

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import logging
 import re
+from collections.abc import Callable
 
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
@@ -56,8 +57,9 @@ LOCAL_HOSTS = ("127.0.0.1", "localhost", "[::1]")
 class Guard:
     """Adds the headers, bounds the size of requests, answers to local names only, and lets no error out without words."""
 
-    def __init__(self, app: ASGIApp) -> None:
-        self.app = app
+    def __init__(self, app: ASGIApp, edition: Callable[[], str] = str) -> None:
+        """:param edition: names the front end of now, so that a page that was opened before learns that it is another's."""
+        self.app, self.edition = app, edition
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         headers = dict(scope.get("headers", ()))
@@ -74,7 +76,7 @@ class Guard:
             nonlocal begun
             if message["type"] == "http.response.start":
                 begun = True
-                message["headers"] = _with_ours(message["headers"], scope["path"])
+                message["headers"] = _with_ours(message["headers"], scope["path"], self.edition)
             await send(message)
 
         most = _most(scope["path"])
@@ -95,10 +97,14 @@ class Guard:
             await _fault(error)(scope, receive, guarded_send)
 
 
-def _with_ours(headers: list[tuple[bytes, bytes]], path: str) -> list[tuple[bytes, bytes]]:
+def _with_ours(
+    headers: list[tuple[bytes, bytes]], path: str, edition: Callable[[], str]
+) -> list[tuple[bytes, bytes]]:
     ours = [(name.encode(), value.encode()) for name, value in HEADERS.items()]
-    if path.startswith("/api/") and not any(name == b"cache-control" for name, _ in headers):
-        ours.append((b"cache-control", b"no-store"))
+    if path.startswith("/api/"):
+        ours.append((b"x-edition", edition().encode()))
+        if not any(name == b"cache-control" for name, _ in headers):
+            ours.append((b"cache-control", b"no-store"))
     return [*headers, *ours]
 
 

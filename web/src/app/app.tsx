@@ -33,6 +33,7 @@ const Workings = page(() => import("../workings/Workings"), "Workings");
 const Rules = page(() => import("../rules/Rules"), "Rules");
 const Glossary = page(() => import("../rules/Glossary"), "Glossary");
 const NotFound = page(() => import("./NotFound"), "NotFound");
+const Renewed = page(() => import("./Renewed"), "Renewed");
 
 /** Every page by its address, fetched when it is gone to; the one before stays until it is there. */
 function Pages() {
@@ -80,6 +81,9 @@ createRoot(document.getElementById("root") as HTMLElement).render(
       <QueryClientProvider client={queries}>
         <ReaderProvider>
           <BrowserRouter>
+            <Suspense>
+              <Renewed />
+            </Suspense>
             <Pages />
           </BrowserRouter>
         </ReaderProvider>

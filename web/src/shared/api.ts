@@ -1,6 +1,7 @@
 import createClient from "openapi-fetch";
 
 import type { components, paths } from "../generated/api";
+import { noteEdition } from "./edition";
 import { say } from "./say";
 
 export type Schemas = components["schemas"];
@@ -16,6 +17,7 @@ export type Basis = NonNullable<Figure["basis"]>;
 export type Phrase = (string | Figure)[];
 
 export const api = createClient<paths>({ baseUrl: window.location.origin });
+api.use({ onResponse: ({ response }) => noteEdition(response) });
 
 /** A refusal in words, with the status that says of what kind it is. */
 export class Refused extends Error {

@@ -1,5 +1,6 @@
 import { Refused, refusalOf } from "./api";
 import { type Act, BrowserStore } from "./store";
+import { noteEdition } from "./edition";
 import { say } from "./say";
 
 export type { Act } from "./store";
@@ -150,6 +151,7 @@ export async function sendAct(act: Act, revision: string, headers: Record<string
   } catch {
     throw new Refused(0, say("outbox-server-does"));
   }
+  noteEdition(response);
   if (response.ok && response.status !== 208)
     return response.status === 204 ? null : ((await response.json()) as unknown);
   throw await refusalOf(response);

@@ -121,6 +121,11 @@ not-found-there-such = There is no such page
 not-found-address-leads = The address leads nowhere.{" "}
 not-found-go-board = Go to the Board.
 
+## renewed
+
+renewed-program-was = The program was renewed after this page was opened, and some of it may stand empty here. Open it again: what was saved is saved.
+renewed-open-again = Open again
+
 ## page-failed
 
 page-failed-opened-modest = Not opened · Modest Rotor
