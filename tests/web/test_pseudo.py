@@ -11,20 +11,21 @@ from tests.web.screen import Screen
 
 JOB = 1
 STATIONS = ("short", "call", "plate", "readings", "findings", "duty", "options", "decision", "setup", "proof", "log")
-PAGES = ("/", *(f"/jobs/{JOB}/{one}" for one in STATIONS), f"/jobs/{JOB}/report", f"/jobs/{JOB}/card", "/firm", "/devices", "/bench", "/visits", "/catalogue", "/workings", "/rules", "/glossary")  # fmt: skip
+PAGES = ("/", *(f"/jobs/{JOB}/{one}" for one in STATIONS), f"/jobs/{JOB}/report", f"/jobs/{JOB}/card", "/firm", "/devices", "/bench", "/visits", "/catalogue", "/workings", "/workings/synchronous_speed", "/rules", "/glossary", "/sites/1", "/bench/course/half-speed", "/bench/hunt/417", "/nowhere")  # fmt: skip
 WORD = re.compile(r"(?<![\w./@-])[A-Za-zàéîöûÀÉÎÖÛ’']{4,}(?![\w/@-])")
 MARKED = re.compile("[àéîöûÀÉÎÖÛ]")
 TEXTS = """
 const found = [];
 const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
 for (let node = walker.nextNode(); node; node = walker.nextNode()) {
-  if (['SCRIPT', 'STYLE', 'OPTION'].includes(node.parentElement.tagName)) continue;
+  if (['SCRIPT', 'STYLE'].includes(node.parentElement.tagName)) continue;
   if (node.parentElement.closest('[data-typed], [lang]:not(html)')) continue;
   const text = node.textContent.trim();
   if (text) found.push(text);
 }
-for (const one of document.querySelectorAll('[aria-label], [placeholder], [title]'))
-  for (const name of ['aria-label', 'placeholder', 'title']) if (one.getAttribute(name)) found.push(one.getAttribute(name));
+const said = ['alt', 'aria-description', 'aria-label', 'aria-roledescription', 'aria-valuetext', 'placeholder', 'title'];
+for (const one of document.querySelectorAll(said.map((name) => `[${name}]`).join()))
+  for (const name of said) if (one.getAttribute(name)) found.push(one.getAttribute(name));
 return found;
 """
 OWN = ("Modest", "Rotor", "English", "Español", *calendar.month_name)
@@ -37,6 +38,11 @@ def raw(text: str, typed: frozenset[str]) -> list[str]:
         for word in WORD.findall(text)
         if re.search("[aeiou]", word) and not MARKED.search(word) and word not in OWN and word.lower() not in typed
     ]
+
+
+def english(screen: Screen, typed: frozenset[str]) -> dict[str, list[str]]:
+    """Texts that hold words of no catalogue, with those words."""
+    return {text[:90]: words for text in screen.run(TEXTS) if (words := raw(text, typed))}
 
 
 def words_typed(screen: Screen) -> frozenset[str]:
@@ -62,6 +68,7 @@ def in_pseudo(screen: Screen) -> Screen:
     screen.go("/")
     screen.run("localStorage.setItem('modest-rotor language', 'en-XA')")
     yield screen  # type: ignore[misc]
+    screen.size(1280, 800)
     screen.run("localStorage.removeItem('modest-rotor language'); document.cookie = 'language=; max-age=0; path=/'")
 
 
@@ -71,5 +78,6 @@ def test_a_screen_holds_no_english_of_its_own(in_pseudo: Screen, path: str) -> N
     typed = words_typed(screen)
     screen.go(path)
     screen.until(lambda: len(screen.run(TEXTS)) > 8 and "⟦" in " ".join(screen.run(TEXTS)))
-    found = {text[:90]: words for text in screen.run(TEXTS) if (words := raw(text, typed))}
-    assert found == {}
+    assert english(screen, typed) == {}
+    screen.size(390, 844)
+    assert english(screen, typed) == {}, "on a phone"

@@ -87,7 +87,7 @@ describe("the meters", () => {
     expect(watts.contains(document.activeElement)).toBe(true);
     fireEvent.keyDown(document.activeElement ?? watts, { key: "s" });
     expect(desk.snapshot().said).toEqual({ speed: -1, watts: 0 });
-    expect(within(watts).getByRole("radio", { name: "same" }).getAttribute("aria-checked")).toBe("true");
+    expect(within(watts).getByRole("radio", { name: "stays" }).getAttribute("aria-checked")).toBe("true");
     fireEvent.keyDown(speed, { key: "r", ctrlKey: true });
     expect(desk.snapshot().said.speed).toBe(-1);
   });

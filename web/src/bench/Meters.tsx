@@ -266,13 +266,14 @@ function spanOf(values: readonly number[]): [number, number] {
   return [low - spare, high + spare];
 }
 
-const MOVES: readonly { moves: Moves; word: string; key: string }[] = [
-  { moves: -1, word: "falls", key: "f" },
-  { moves: 0, word: "same", key: "s" },
-  { moves: 1, word: "rises", key: "r" },
+const MOVES: readonly { moves: Moves; key: string }[] = [
+  { moves: -1, key: "f" },
+  { moves: 0, key: "s" },
+  { moves: 1, key: "r" },
 ];
+const WORD = { [-1]: say("meters-falls"), 0: say("meters-stays"), 1: say("meters-rises") } as const;
 
-/** Falls, same or rises: said before the change, with a press or with F, S and R. */
+/** Falls, stays or rises: said before the change, with a press or with F, S and R. */
 const Predict = memo(function Predict({
   desk,
   view,
@@ -300,16 +301,16 @@ const Predict = memo(function Predict({
       onKeyDown={onKey}
       height="100%"
     >
-      {MOVES.map(({ moves, word }) => (
+      {MOVES.map(({ moves }) => (
         <Guess
-          key={word}
+          key={moves}
           type="button"
           role="radio"
           aria-checked={said === moves}
           chosen={said === moves ? "yes" : undefined}
           onClick={() => desk.say(view.meter, moves)}
         >
-          <MoveMark moves={moves} strong={said === moves} /> {word}
+          <MoveMark moves={moves} strong={said === moves} /> {WORD[moves]}
         </Guess>
       ))}
     </Box>
@@ -332,8 +333,6 @@ const Guess = chakra("button", {
   },
   variants: { chosen: { yes: { background: "hair", color: "ink", fontWeight: 600 } } },
 });
-
-const WORD = { [-1]: say("meters-falls"), 0: say("meters-stays"), 1: say("meters-rises") } as const;
 
 /** What a meter did and why; right or not, where something was said of it. */
 function Told({ answer }: { answer: Answer }) {
