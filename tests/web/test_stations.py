@@ -182,7 +182,7 @@ def test_repairs_the_place_and_the_years_are_said_once_for_all_options(
 ) -> None:
     job = taken_in(application, KRAUSE)
     screen.go(f"/jobs/{job}/options", "Options")
-    fold(screen, "Put right first")
+    fold(screen, "Repair first")
     screen.press("filter")
     screen.type("Filter", "60 Pa")
     screen.saved()

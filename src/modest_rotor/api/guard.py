@@ -97,9 +97,7 @@ class Guard:
             await _fault(error)(scope, receive, guarded_send)
 
 
-def _with_ours(
-    headers: list[tuple[bytes, bytes]], path: str, edition: Callable[[], str]
-) -> list[tuple[bytes, bytes]]:
+def _with_ours(headers: list[tuple[bytes, bytes]], path: str, edition: Callable[[], str]) -> list[tuple[bytes, bytes]]:
     ours = [(name.encode(), value.encode()) for name, value in HEADERS.items()]
     if path.startswith("/api/"):
         ours.append((b"x-edition", edition().encode()))

@@ -196,6 +196,8 @@ class WorstFinding(Frozen):
 class CandidateAnswer(Frozen):
     """One candidate in a line. ``limit`` is the first of its limits; none of one that is stopped."""
 
+    formerly = (("limit", "cannot"),)
+
     id: str
     letter: str
     title: str

@@ -200,7 +200,7 @@ def _whole(row: Any) -> SignedJob:
 
 
 def _still_told(kept: dict[str, Any]) -> dict[str, Any]:
-    """An assessment without what earlier programs told along with it, under the names of today's."""
+    """An assessment without what earlier programs told along with it; what they called otherwise its models read themselves."""
     kept = {**kept, **_setup_told(kept.get("setup"))}
     options = kept.get("options")
     if not isinstance(options, dict):
@@ -211,38 +211,24 @@ def _still_told(kept: dict[str, Any]) -> dict[str, Any]:
 
 
 def _setup_told(setup: Any) -> dict[str, Any]:
-    """Set-up, whose voltage selector was called a link."""
+    """Set-up, whose step at the voltage selector was called a link."""
     if not isinstance(setup, dict) or "link" not in setup:
         return {}
     steps = [{**one, "step": STEPS_OF_3.get(one["step"], one["step"])} for one in setup.get("steps", ())]
-    rest = {name: part for name, part in setup.items() if name != "link"}
-    return {"setup": {**rest, "voltage_selector": setup["link"], "steps": steps}}
+    return {"setup": {**setup, "steps": steps}}
 
 
 def _option_told(option: dict[str, Any]) -> dict[str, Any]:
-    """An option without its loading filter, which stood with it, and with what moves its saving under the name of today."""
-    rest = {name: part for name, part in option.items() if name not in ("loaded", "levers")}
-    moves = option.get("levers")
-    if "levers" in option:
-        rest["sensitivities"] = moves and {
-            "largest" if name == "levers" else name: part for name, part in moves.items()
-        }
-    return rest
+    """An option without its loading filter, which stood with it."""
+    return {name: part for name, part in option.items() if name != "loaded"}
 
 
 def _short_told(short: Any, options: list[dict[str, Any]]) -> dict[str, Any]:
-    """The first page's candidates: their limit had another name, and their money stood with the options alone."""
+    """The first page's candidates, whose money stood with the options alone."""
     if not isinstance(short, dict):
         return {}
     money = {one.get("id"): one.get("saved_money") for one in options}
-    candidates = [
-        {
-            "money": money.get(one.get("id")),
-            **({"limit": one["cannot"]} if "cannot" in one else {}),
-            **{name: part for name, part in one.items() if name != "cannot"},
-        }
-        for one in short.get("candidates", ())
-    ]
+    candidates = [{"money": money.get(one.get("id")), **one} for one in short.get("candidates", ())]
     return {"short": {**short, "candidates": candidates}}
 
 

@@ -1769,7 +1769,7 @@ export interface paths {
         };
         /**
          * Signed Report
-         * @description The report of what was signed, as it was shown then, its fields under their names of today.
+         * @description The report of what was signed, as it was shown then; where an earlier program called its fields otherwise, by today's names.
          */
         get: operations["signed_report_api_jobs__job_id__signed__number__report_get"];
         put?: never;

@@ -81,6 +81,8 @@ class Sensitivity(Frozen):
 class Sensitivities(Frozen):
     """The inputs that move a saving most, and the reading that would narrow it most."""
 
+    formerly = (("largest", "levers"),)
+
     largest: tuple[Sensitivity, ...]
     rest: float
     narrow: Phrase
@@ -88,6 +90,8 @@ class Sensitivities(Frozen):
 
 class OptionAnswer(Frozen):
     """One option: whether it may be fitted, its steps, its year, its money."""
+
+    formerly = (("sensitivities", "levers"),)
 
     letter: str
     id: str

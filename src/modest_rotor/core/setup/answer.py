@@ -55,6 +55,8 @@ class SweepAnswer(Frozen):
 class SetupAnswer(Frozen):
     """The answer of Set-up."""
 
+    formerly = (("voltage_selector", "link"),)
+
     waits: str | None
     option: str | None = None
     title: str | None = None
