@@ -78,7 +78,7 @@ def test_the_whole_catalogue_goes_out_and_in_again(client: TestClient, form: str
 
 def test_an_option_is_added_with_its_own_copy_of_the_product(client: TestClient, job: StoredJob) -> None:
     client.put("/api/catalogue/test-motor", json={"product": MOTOR})
-    view = post(client, job, "options", kind="electronic, torque taps", code="test-motor").json()
+    view = post(client, job, "options", kind="torque", code="test-motor").json()
     assert option(view, "E")["product"] == "Test motor"
     client.delete("/api/catalogue/test-motor")
     assert option(seen(client, job), "E")["product"] == "Test motor"
@@ -92,7 +92,7 @@ def test_a_product_of_another_kind_is_refused_by_the_server_too(client: TestClie
     client.put("/api/catalogue/test-motor", json={"product": MOTOR})
     for kind in ("external-rotor fan", "same kind"):
         assert "test-motor" not in {one["code"] for one in client.get("/api/catalogue", params={"kind": kind}).json()}
-    taps = client.get("/api/catalogue", params={"kind": "electronic, torque taps"}).json()
+    taps = client.get("/api/catalogue", params={"kind": "torque"}).json()
     assert [one["code"] for one in taps] == ["test-motor"]
     refused = post(client, job, "options", kind="circulator, constant speed", code="test-motor")
     assert refused.status_code == 422 and refused.json()["code"] == "candidates-edits-cannot-stand"
@@ -114,9 +114,7 @@ def test_a_stop_is_answered_for_by_name_and_reason_or_not_at_all(client: TestCli
 
 def test_a_stop_that_nobody_may_waive_is_refused(client: TestClient, job: StoredJob) -> None:
     client.put("/api/catalogue/test-motor", json={"product": MOTOR})
-    view = post(
-        client, job, "options", kind="electronic, torque taps", code="test-motor"
-    ).json()  # 230 V; 110 V measured
+    view = post(client, job, "options", kind="torque", code="test-motor").json()  # 230 V; 110 V measured
     wrong = option(view, "E")
     assert wrong["stop"]
     answer = post(client, job, "waivers", option=wrong["id"], check="volts", name="Anybody", reason="it will do")

@@ -59,7 +59,7 @@ def test_from_duty_to_a_chosen_option_and_its_report(screen: Screen, application
     offered = screen.browser.find_element(By.CSS_SELECTOR, '[aria-label="Add an option"]').text
     assert "belt re-sheaved" in offered and "circulator" not in offered, "a fan is offered nothing of pumps"
     screen.press("constant-torque EC motor")
-    screen.press("Electronic motor 1/2 hp, five torque taps")
+    screen.press("Constant-torque EC motor 1/2 hp, five taps")
     screen.opens("E")
     screen.sees(
         "Do its volts, or its voltage selector, suit those measured here?"
@@ -205,8 +205,8 @@ def test_the_catalogue_takes_entries_and_files_and_refuses_in_words(
 ) -> None:
     screen.provoked = ["422"]
     screen.go("/catalogue", "Catalogue")
-    screen.sees("Electronic motor 1/2 hp, five torque taps")
-    screen.press("copy Electronic motor 1/2 hp, five torque taps")
+    screen.sees("Constant-torque EC motor 1/2 hp, five taps")
+    screen.press("copy Constant-torque EC motor 1/2 hp, five taps")
     screen.type("Code", "etq-copy")
     screen.type("Name", "A copied motor")
     screen.type("Guaranteed efficiency", "95 %")

@@ -51,7 +51,7 @@ def fetched(screen: Screen, words: str) -> tuple[bytes, str]:
 def test_a_job_goes_out_as_a_file_and_comes_in_as_one(screen: Screen, application: Application, tmp_path: Path) -> None:
     job = taken_in(application, changed(KRAUSE, machine__name="Out and in"))
     screen.go(f"/jobs/{job}/call", "Call")
-    text, _ = fetched(screen, "take this job out as a file")
+    text, _ = fetched(screen, "export this job as a file")
     path = tmp_path / "job.json"
     path.write_bytes(text)
     screen.go("/", "Board")

@@ -22,7 +22,7 @@ HEADINGS = {"/": "Board", "/catalogue": "Catalogue"}
 def open_page(screen: Screen, application: Application, page: str, machine: str = "Kitchen extract fan") -> None:
     path = page if page in HEADINGS else f"/jobs/{job_of(application, machine)}/{page}"
     screen.go(path, HEADINGS.get(page, page.capitalize()))
-    screen.sees("Electronic motor" if page == "/catalogue" else machine)
+    screen.sees("EC motor" if page == "/catalogue" else machine)
 
 
 @pytest.mark.parametrize(("width", "height"), [(768, 1024), (390, 844)])

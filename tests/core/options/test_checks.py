@@ -88,8 +88,8 @@ def looked(
         ("harmonics", {"several": "yes"}, {}, "work"),
         ("code_letter", {"code_letter": "G"}, {"own": {"code_letter": "J"}}, "work"),
         ("code_letter", {"code_letter": "K"}, {"own": {"code_letter": "J"}}, "fits"),
-        ("blower_constants", {}, {"kind": "electronic, airflow held"}, "unknown"),
-        ("blower_constants", {}, {"kind": "electronic, airflow held", "own": {"blower_constants": "no"}}, "cannot"),
+        ("blower_constants", {}, {"kind": "airflow"}, "unknown"),
+        ("blower_constants", {}, {"kind": "airflow", "own": {"blower_constants": "no"}}, "cannot"),
         ("both_makers", {"motor_maker_agrees": "yes"}, {"kind": "capacitor motor on a controller"}, "cannot"),
         (
             "both_makers", {"motor_maker_agrees": "yes", "drive_maker_agrees": "yes"},
@@ -103,10 +103,10 @@ def looked(
         ("drive_insulation", {}, {"kind": "drive"}, "work"),
         ("hertz", {}, {"kind": "same kind", "own": {"motor_kind": "split-capacitor", "frequency": "50 Hz"}}, "cannot"),
         ("machine", {}, {"kind": "impeller trimmed"}, "cannot"),
-        ("line_on_tap", {"command": "switched line"}, {"kind": "electronic, torque taps", "own": {"command": "24 V calls"}}, "cannot"),
+        ("line_on_tap", {"command": "switched line"}, {"kind": "torque", "own": {"command": "24 V calls"}}, "cannot"),
         (
             "line_on_tap", {"command": "switched line", "permanent_supply": "yes"},
-            {"kind": "electronic, torque taps", "own": {"command": "24 V calls"}}, "work",
+            {"kind": "torque", "own": {"command": "24 V calls"}}, "work",
         ),
     ],
 )  # fmt: skip
@@ -182,7 +182,7 @@ def test_what_is_kept_of_one_job_is_never_told_of_another() -> None:
 
 def test_a_protected_duty_is_kept_by_kinds_that_can_and_stops_those_that_cannot() -> None:
     """No flow below the documented least; where none is recorded, none below as found. Nobody can waive that."""
-    kinds = ["electronic", "electronic, torque taps", "voltage regulator", "another tap"]
+    kinds = ["electronic", "torque", "voltage regulator", "another tap"]
     asked = {
         "candidates": [{"id": f"k{n}", "kind": kind} for n, kind in enumerate(kinds)],
         "fitting": {"start_switch": "no"},

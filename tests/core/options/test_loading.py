@@ -18,9 +18,9 @@ MOTOR = {
 PLACE = {"permanent_supply": "yes", "listing_allows": "yes"}
 RUNS_FULL = "it runs full all the same"
 CANDIDATES = [
-    {"id": "held", "kind": "electronic, airflow held", "product": MOTOR},
+    {"id": "held", "kind": "airflow", "product": MOTOR},
     {"id": "speed", "kind": "electronic", "product": {**MOTOR, "holds": "speed"}},
-    {"id": "taps", "kind": "electronic, torque taps", "product": {**MOTOR, "holds": "torque"}},
+    {"id": "taps", "kind": "torque", "product": {**MOTOR, "holds": "torque"}},
     {"id": "same", "kind": "same kind"},
 ]
 
@@ -47,7 +47,7 @@ def test_no_motor_gives_more_than_its_rating_however_tight_the_system() -> None:
 @pytest.mark.parametrize(("power", "too_small"), [("250 W", False), ("120 W", True)])
 def test_taps_that_give_too_little_at_their_highest_want_the_next_size(power: str, too_small: bool) -> None:
     product = {**MOTOR, "holds": "torque", "rated_power": power}
-    candidates = [{"id": "taps", "kind": "electronic, torque taps", "product": product}]
+    candidates = [{"id": "taps", "kind": "torque", "product": product}]
     answer = assessed(KRAUSE, machine__type="forward-curved", options__candidates=candidates, options__fitting=PLACE)
     full = option(answer, "B").steps[0]
     assert (full.note in option(answer, "B").limits) is too_small

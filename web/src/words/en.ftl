@@ -505,7 +505,7 @@ job-deeds-begin = Begin it
 job-deeds-takes-plate = Takes plate, wanted flow, year and candidates along. Readings, findings, the place and whether the duty is protected are asked anew.
 job-deeds-job-file = its job file
 job-deeds-bring-back = Bring it back
-job-deeds-take-out = Take it out of the archive
+job-deeds-take-out = Restore from the archive
 job-deeds-archive = Archive it
 job-deeds-throw-away = Throw it away; it can be brought back for 30 days
 
@@ -554,7 +554,7 @@ catalogue-board = Board
 catalogue-catalogue = Catalogue
 catalogue-add-entry = Add an entry
 catalogue-every-entry = Every entry that ships is invented and generic. A job that considers one keeps its own copy.
-catalogue-take-out = take it out as { $toUpperCase }
+catalogue-take-out = export it as { $toUpperCase }
 catalogue-format-s = the format’s schema
 catalogue-three-phase = , three-phase
 catalogue-price = no price
@@ -951,7 +951,7 @@ stations-drifting = Is it drifting?
 ## call-sheet
 
 call-sheet-who-called = Who called, and what it serves
-call-sheet-take-job = take this job out as a file
+call-sheet-take-job = export this job as a file
 call-sheet-machine = The machine
 call-sheet-photographs-machine = Photographs of machine and place
 call-sheet-what-will = What will be removed
@@ -1309,9 +1309,9 @@ opened-running-h = running h
 opened-money = Money
 opened-heat-given = Heat given to the air or the water is not in the saving; Duty can count it.
 opened-besides-saving = Besides the saving
-opened-take-out = take { $letter } out
+opened-take-out = remove { $letter }
 opened-own = Its own
-opened-what-kind = what its kind asks, name, life, wear, days; take it out
+opened-what-kind = what its kind asks, name, life, wear, days; remove it
 
 ## option-list
 
@@ -1553,7 +1553,7 @@ charts-blower-table = Blower table
 
 ## csv
 
-csv-take-sets = take the sets out as CSV
+csv-take-sets = export the sets as CSV
 csv-bring-csv = bring a CSV file
 csv-csv-file = CSV file
 csv-csv-text = CSV text

@@ -118,7 +118,7 @@ def _reckoned(
 def repaired_machine(found: FoundMachine, given: Compared, keep: Keeper) -> RepairedBaseline:
     """The machine with the repairs that were chosen, worked out once for everybody who asks.
 
-    :param found: the machine as found, flows in m³/s or relative. :param given: as :func:`compare`. Source: :mod:`put_right`.
+    :param found: the machine as found, flows in m³/s or relative. :param given: as :func:`compare`. Source: :mod:`repaired`.
     """
     costs = given.year.costs
     asked = OptionCosts(repairs=costs.repairs, filter_excess=costs.filter_excess, wheel_loss=costs.wheel_loss)
