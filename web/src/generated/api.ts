@@ -2817,7 +2817,7 @@ export interface components {
             life?: components["schemas"]["Entry"] | null;
             /**
              * Lead time
-             * @description Days until it can be here.
+             * @description Days until it is delivered.
              */
             lead_time?: components["schemas"]["Entry"] | null;
             /** What wears */

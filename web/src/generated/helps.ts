@@ -231,7 +231,7 @@ export const helps: Readonly<Record<string, string>> = {
   "options/candidates/*/labour": "Fitting, set-up, travel, disposal.",
   "options/candidates/*/rebate": "What somebody else pays back.",
   "options/candidates/*/life": "Years it is expected to last.",
-  "options/candidates/*/lead_time": "Days until it can be here.",
+  "options/candidates/*/lead_time": "Days until it is delivered.",
   "options/candidates/*/tap": "The tap that it would run on.",
   "options/candidates/*/speed_share": "Against today's; empty: just enough.",
   "options/candidates/*/diameter_share": "Against today's; empty: just enough.",

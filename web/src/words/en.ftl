@@ -36,9 +36,9 @@ decisions-empty = empty
 
 ## in-bin
 
-in-bin-thrown-away = Thrown away
+in-bin-thrown-away = Deleted
 in-bin-thirty-days = {" "}on { $thrown }; thirty days later it is gone with all that is typed here. { $problem }
-in-bin-bring-back = Bring it back
+in-bin-bring-back = Restore
 
 ## job-page
 
@@ -479,7 +479,7 @@ board-try-again = Try again
 ## filters
 
 filters-visit-due = visit due
-filters-thrown-away = thrown away
+filters-thrown-away = deleted
 filters-site = by site
 filters-newest-change = newest change first
 filters-machine = by machine
@@ -504,10 +504,10 @@ job-deeds-name-another = name of another machine like it
 job-deeds-begin = Begin it
 job-deeds-takes-plate = Takes plate, wanted flow, year and candidates along. Readings, findings, the place and whether the duty is protected are asked anew.
 job-deeds-job-file = its job file
-job-deeds-bring-back = Bring it back
+job-deeds-bring-back = Restore
 job-deeds-take-out = Restore from the archive
 job-deeds-archive = Archive it
-job-deeds-throw-away = Throw it away; it can be brought back for 30 days
+job-deeds-throw-away = Delete; it can be restored for 30 days
 
 ## job-line
 
@@ -533,7 +533,7 @@ site-page-job = { $jobs ->
        *[other] { $jobs } jobs
     }
 site-page-waits-hours = waits for hours and a machine
-site-page-machines-take = its machines take a year
+site-page-machines-take = energy per year of its machines
 site-page-waits-decision = waits for a decision
 site-page-what-chosen = with what was chosen
 site-page-none-due = none is due
@@ -743,7 +743,7 @@ report-page-saves-year = saves a year
 report-page-money = in money
 report-page-costs-fitted = costs, fitted
 report-page-simple-payback = simple payback
-report-page-can-here = can be here
+report-page-can-here = lead time
 report-page-options = The options
 report-page-chosen = {" "}(chosen)
 report-page-hours-year = hours a year

@@ -81,7 +81,7 @@ saving-init = This was saved before; it is not done twice.
 
 ## store/shelves.py
 
-shelves-put-on = This job was signed off, or a device was written for it: that is a record. Nothing was thrown away; archive it.
+shelves-put-on = This job was signed off, or a device was written for it: that is a record. Nothing was deleted; archive it.
 
 ## store/signed.py
 
