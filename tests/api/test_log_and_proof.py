@@ -23,7 +23,7 @@ from tests.said import says
 
 pytestmark = pytest.mark.database
 EARLIER = Path(__file__).parents[1] / "formats/kept/signed-3-baggage_hall_air_handler.json.gz"
-"""Assessment and report of a job as the program of 2026-11-28 signed it, some fields under other names than today's."""
+"""Assessment and report of a job as the program of commit 78b9523 (2026-11-30) signed it, some fields under other names than today's."""
 PROFILE = files(modest_rotor.fieldbus).joinpath("profiles/gull-panel.json").read_text(encoding="utf-8")
 
 
