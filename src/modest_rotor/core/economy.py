@@ -117,7 +117,7 @@ def simple_payback_years(cost: Estimate, yearly_saving: Estimate) -> PaybackRang
 
     :param cost: what the option costs fitted, in currency.
     :param yearly_saving: saving a year, in the same currency.
-    :returns: years. The upper end is open when a saving of nothing lies inside the uncertainty.
+    :returns: years. The upper end is open when a saving of nothing lies inside its 95 % interval.
 
     Validity: normal errors. Source: E. C. Fieller, “Some problems in interval estimation”, J. Roy. Stat. Soc. B 16
     (1954); simple payback by definition.

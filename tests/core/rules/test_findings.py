@@ -8,9 +8,10 @@ from pathlib import Path
 from typing import Any
 
 import pytest
+from pydantic import ValidationError
 
 import modest_rotor.core.rules as package
-from modest_rotor.core.assessment import Assessment, CheckProcedure, Finding
+from modest_rotor.core.assessment import Assessment, CheckProcedure, CheckStep, Finding
 from modest_rotor.core.estimate import exactly, measured
 from modest_rotor.core.options import contradiction
 from modest_rotor.core.phrase import Figure, plain
@@ -468,3 +469,22 @@ def test_when_all_is_good_the_last_look_is_at_what_this_machine_can_be_set_by(ki
 def test_too_little_flow_is_told_beyond_its_uncertainty_alone(wanted: str, told: bool) -> None:
     """510 L/s by a hood of ± 7 %: at most 546, which is nine tenths of 606. Uncertainties by JCGM 100; nine tenths is our judgement, no source."""
     assert ("flow_under_target" in rules(assessed(KRAUSE, target={"airflow": wanted}))) is told
+
+
+@pytest.mark.parametrize(
+    ("kind", "checked"), [("forward-curved", True), ("backward-inclined", False), ("axial", False)]
+)
+def test_too_little_flow_sends_to_the_checks_only_where_they_stand(kind: str, checked: bool) -> None:
+    answer = assessed(KRAUSE, machine__type=kind, target={"airflow": "620 L/s"})
+    (finding,) = (one for one in answer.findings if one.rule == "flow_under_target")
+    assert bool(answer.procedures) is checked
+    wanted = "air-flow-under-target-follow-way" if checked else "air-flow-under-target-causes"
+    assert codes_of(finding.action) == {wanted}
+
+
+def test_what_was_found_at_a_step_is_read_under_its_former_name() -> None:
+    """Assessments that an earlier program kept told it; both names side by side are none of either program."""
+    kept = {"path": None, "question": "Does it turn?", "caution": "", "state": "good"}
+    assert CheckStep.model_validate(kept | {"told": ["free"]}) == CheckStep(**kept, remark=("free",))
+    with pytest.raises(ValidationError):
+        CheckStep.model_validate(kept | {"told": ["free"], "remark": ["free"]})

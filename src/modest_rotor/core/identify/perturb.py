@@ -202,7 +202,7 @@ def shifts(
     :param numbers: a fitted motor's numbers with their named errors.
     :param build: puts motors, arrays of shape ``(scenarios,)``, on their supply and load.
 
-    A direction is told only where the whole 95 % uncertainty lies on one side of nothing; a reading that would move less than its
+    A direction is told only where the whole 95 % interval lies on one side of nothing; a reading that would move less than its
     meter can show stands still. Validity and source as :func:`perturbed`.
     """
     seen: list[Measurand] = []

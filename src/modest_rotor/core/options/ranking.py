@@ -73,7 +73,7 @@ def _row(one: Reckoned, answer: OptionAnswer, against: Comparison) -> RankedAnsw
 def differences(ranked: tuple[tuple[str, Estimate | Absent], ...]) -> Phrase:
     """How the first candidates differ, in words: by how much one saves more than the next, or that two tie.
 
-    :param ranked: letter and saving, kWh a year, best first. A tie is a difference whose uncertainty holds nought.
+    :param ranked: letter and saving, kWh a year, best first. A tie is a difference whose 95 % interval holds nought.
     """
     known = [(letter, saved) for letter, saved in ranked if isinstance(saved, Estimate)][:TOLD_APART]
     said: list[str | Figure] = []
@@ -92,8 +92,8 @@ def differences(ranked: tuple[tuple[str, Estimate | Absent], ...]) -> Phrase:
 
 
 def ties(apart: Estimate) -> bool:
-    """Whether a difference cannot be told from nought: its 95 % uncertainty holds it.
+    """Whether a difference cannot be told from nought: its 95 % interval holds it.
 
-    :param apart: one saving less the other, kWh a year, shared errors cancelled. Source: definition of the uncertainty, JCGM 100.
+    :param apart: one saving less the other, kWh a year, shared errors cancelled. Source: definition of the interval, JCGM 100.
     """
     return abs(apart.value) <= apart.uncertainty

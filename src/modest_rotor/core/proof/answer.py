@@ -198,7 +198,7 @@ def _count(number: int) -> str:
 def _verdict(
     saved: Estimate | Absent, promised: Estimate | Absent, read: tuple[StepRead, ...], reason: str | None, held: str
 ) -> tuple[Verdict, Phrase]:
-    """The saving against its promise. Where the measured uncertainty holds both nought and the promise, these meters cannot tell.
+    """The saving against its promise. Where the measured interval holds both nought and the promise, these meters cannot tell.
 
     :param reason: why steps were not read, where somebody said it; without it a part of the year keeps no promise.
     :param held: against what both are told, in words, where Options tell it against something else.

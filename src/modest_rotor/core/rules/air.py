@@ -8,6 +8,7 @@ from modest_rotor.core.assessment import Finding
 from modest_rotor.core.phrase import Phrase, as_typed, figure
 from modest_rotor.core.physics.fan import MachineType
 from modest_rotor.core.rules.case import Case
+from modest_rotor.core.rules.chain import short_of_air
 from modest_rotor.core.rules.found import found
 from modest_rotor.core.say import listed, say, tell
 from modest_rotor.core.stations.readings import StaticSpan, title_of
@@ -103,16 +104,17 @@ def _per_ton(facts: SetFacts, answer: SetAnswer, low: float, high: float, coolin
 
 
 def flow_under_target(case: Case) -> tuple[Finding, ...]:
-    """Less flow than is wanted, beyond the uncertainty."""
+    """Less flow than is wanted, beyond the uncertainty. It sends to the chain of checks where there is one, else to the causes."""
     wanted = case.wanted.figure
     if wanted is None:
         return ()
+    action = say("air-flow-under-target-follow-way") if short_of_air(case) else say("air-flow-under-target-causes")
     told = []
     for facts, answer in case.answered:
         flow = answer.flows.together.figure
         if flow and facts.on_full_tap and flow.value + (flow.uncertainty or 0.0) < UNDER_TARGET * wanted.value:
             sentence = tell("air-flow-under-target-machine-moves", set=facts.title, flow=flow, model_copy=wanted.model_copy(update={"uncertainty": None}))  # fmt: skip
-            told.append(found("flow_under_target", sentence, say("air-flow-under-target-follow-way"), about=facts))  # fmt: skip
+            told.append(found("flow_under_target", sentence, action, about=facts))
     return tuple(told)
 
 
